@@ -1,0 +1,30 @@
+const path = require('node:path');
+const below = '^src/core/(kernel|equipment|site)/';
+const disciplines = ['strings', 'ac', 'links', 'proving'];
+
+/** @type {import('dependency-cruiser').IConfiguration} */
+module.exports = {
+  forbidden: [
+    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'everything-resolves', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '^(\\$app|\\$env)/|virtual:|\\$types$' } },
+    { name: 'core-is-pure', severity: 'error', from: { path: '^src/core/', pathNot: '\\.test\\.ts$' }, to: { pathNot: '^src/core/|node_modules/zod/' } },
+    ...disciplines.map((own) => ({
+      name: `${own}-shares-only-below`,
+      severity: 'error',
+      from: { path: `^src/core/${own}/`, pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/', pathNot: `${below}|^src/core/${own}/` + (own === 'proving' ? '|^src/core/strings/' : '') },
+    })),
+    { name: 'kernel-is-lowest', severity: 'error', from: { path: '^src/core/kernel/' }, to: { path: '^src/core/', pathNot: '^src/core/kernel/' } },
+    { name: 'routes-use-services', severity: 'error', from: { path: '^src/routes/' }, to: { path: '^src/lib/server/db/' } },
+    { name: 'ui-off-the-server', severity: 'error', from: { path: '^src/lib/(ui|workers)/' }, to: { path: '^src/lib/server/' } },
+    { name: 'standins-stay-out', severity: 'error', from: { pathNot: '^src/standins/' }, to: { path: '^src/standins/' } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '\\.svelte-kit' },
+    tsPreCompilationDeps: true,
+    extensions: ['.ts', '.js', '.svelte'],
+    tsConfig: { fileName: 'tsconfig.json' },
+    webpackConfig: { fileName: path.join(__dirname, 'scripts/aliases.cjs') },
+  },
+};

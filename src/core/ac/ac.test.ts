@@ -1,0 +1,242 @@
+import { describe, expect, it } from 'vitest';
+import { atOrAbove } from '../kernel/tables';
+import { SURVEY, T100, plane, runOf, siteOf } from '../testing/examples';
+import { withRun } from '../site/edits';
+import { blankRun } from '../site/edits';
+import { ampacity, depthFactor } from './ampacity';
+import { assessAc, assessRun } from './assess';
+import { breakerAmbientFactor, designCurrent, lineCurrentA, nextBreakerA } from './current';
+import { conductorOhmPerM, skinFactor, terminalVoltageV, voltageRiseV } from './impedance';
+import { protectiveEarthRawMm2, standardSectionMm2 } from './protectiveEarth';
+import { calculateRun, suggestRun } from './run';
+import { AMBIENT_IN_AIR, AMBIENT_IN_GROUND } from './tables/ambient';
+import { PVC_CU_IN_AIR, XLPE_AL_IN_AIR, XLPE_CU_IN_AIR, XLPE_CU_IN_WALL_OR_GROUND } from './tables/ampacity';
+import { ADIABATIC_K } from './tables/adiabatic';
+import { CABLE_DIAMETER } from './tables/cableDiameter';
+import { GROUPING_IN_AIR } from './tables/grouping';
+import { LUGS_COPPER } from './tables/lugsCopper';
+import { RESISTANCE_20C } from './tables/resistance';
+import { lugFor, sealAdvice, settingWindowNm, cableDiameter } from './termination';
+
+const rel = (value: number | undefined, wanted: number) => expect(Math.abs((value ?? NaN) / wanted - 1)).toBeLessThan(1e-4);
+const inverter = { id: 'inv-1', tag: 'INV-01', typeId: T100.id, position: null };
+
+describe('design current and breaker', () => {
+  it.each([
+    [27_500, 400, 39.6928],
+    [55_000, 400, 79.3857],
+    [110_000, 400, 158.771],
+    [165_000, 690, 138.062],
+    [255_000, 800, 184.03],
+  ])('%i VA at %i V is %f A (I = S/(√3·U))', (va, v, a) => rel(lineCurrentA(va, v), a));
+  it('takes the data-sheet current, and says when it has none', () => {
+    expect(designCurrent(110_000, 400, 160)).toMatchObject({ currentA: 160, provisional: false });
+    rel(designCurrent(110_000, 400, null).currentA, 158.771 / 0.9);
+  });
+  it.each([
+    ['miniature', 50, 0.88, 40.1, 45.5682, 50],
+    ['moulded-case', 50, 0.94, 83.6, 88.9362, 100],
+    ['moulded-case', 55, 0.91, 160, 175.824, 200],
+    ['moulded-case', 40, 1, 175.5, 175.5, 200],
+  ] as const)('%s breaker at %i °C: K %f, %f A needs %f A → %i A (common practice; IEC 60059 ratings)', (kind, c, k, ib, need, rating) => {
+    expect(breakerAmbientFactor(kind, c)).toBeCloseTo(k, 10);
+    rel(ib / breakerAmbientFactor(kind, c), need);
+    expect(nextBreakerA(need)).toBe(rating);
+  });
+  it('refuses apparent power typed in kVA', () => expect(() => lineCurrentA(110, 400)).toThrow(/apparentVa must be 1000/));
+});
+
+describe('ampacity (IEC 60364-5-52 tables, recalled)', () => {
+  const iz = (over: object) => ampacity({ ...runOf('x'), ...over }).ampacity?.izA;
+  it.each([
+    ['Cu 10 mm² clipped at 35 °C', { method: 'C', arrangement: 'single layer, wall or unperforated tray', otherCircuits: 0, sectionMm2: 10, ambientC: 35 }, 68.16],
+    ['Cu 25 mm² in conduit, 40 °C, 2 circuits', { method: 'B1', arrangement: 'bunched', otherCircuits: 1, sectionMm2: 25, ambientC: 40 }, 85.176],
+    ['Al 150 mm² on perforated tray, 45 °C, 3 circuits', { metal: 'Al', method: 'E', otherCircuits: 2, sectionMm2: 150, ambientC: 45 }, 216.874],
+    ['Cu 120 mm² in duct, 25 °C, 1.0 m deep', { method: 'D1', arrangement: '0.25 m', otherCircuits: 1, sectionMm2: 120, ambientC: 25, soilKmPerW: 1.5, depthM: 1, ductDiameterMm: 110 }, 201.12],
+    ['Cu 50 mm² single cores in trefoil, 40 °C', { method: 'E', cores: '1-core', arrangement: null, otherCircuits: 0, sectionMm2: 50, ambientC: 40 }, 188.37],
+    ['Al 2 × 95 mm² direct in ground', { metal: 'Al', method: 'D2', arrangement: '0.25 m', otherCircuits: 0, parallel: 2, sectionMm2: 95, ambientC: 20, soilKmPerW: 1, depthM: 0.7 }, 464.4],
+  ])('%s carries the worked value', (_, over, wanted) => rel(iz(over), wanted));
+  it('has a depth factor of 0.94895 for a 110 mm duct at 1.0 m (IEC 60287-2-1) and none above 0.7 m', () => {
+    rel(depthFactor(1, 0.11), 0.94895);
+    expect(depthFactor(0.5, 0.11)).toBe(1);
+  });
+  it('extrapolates nothing: off a table the answer names what is missing', () => {
+    expect(ampacity({ ...runOf('x'), ambientC: 81 }).missing[0]).toContain('ambient factor');
+    expect(ampacity({ ...runOf('x'), arrangement: 'single layer under ceiling' }).missing[0]).toContain('grouping factor');
+    expect(ampacity({ ...runOf('x'), otherCircuits: null }).missing).toEqual(['other circuits in the group']);
+    expect(ampacity({ ...runOf('x'), arrangement: 'bunched', otherCircuits: 20 }).ampacity).toBeNull();
+  });
+});
+
+describe('tables against the laws behind them', () => {
+  it('ambient factors follow √((θ_max − θ)/(θ_max − θ_0)) to the printed digits', () => {
+    for (const [table, reference] of [[AMBIENT_IN_AIR, 30], [AMBIENT_IN_GROUND, 20]] as const) {
+      for (const [column, max] of [['PVC', 70], ['XLPE', 90]] as const) {
+        for (const [theta] of table.rows) {
+          const factor = table.rows.find(([t]) => t === theta)?.[column === 'PVC' ? 1 : 2];
+          if (factor == null) continue;
+          expect(Math.abs(factor - Math.sqrt((max - theta) / (max - reference)))).toBeLessThanOrEqual(0.0076);
+        }
+      }
+    }
+  });
+  it('ampacity rises with section, aluminium is 0.75 to 0.84 of copper (conductivity: 1/√1.655 = 0.777)', () => {
+    for (const [mm2, cu] of XLPE_CU_IN_AIR.rows) {
+      const al = atOrAbove(XLPE_AL_IN_AIR, mm2, 'E');
+      if (typeof cu === 'number' && al && mm2 >= 10) expect(al / cu).toSatisfy((r: number) => r > 0.74 && r < 0.84);
+    }
+    for (const table of [XLPE_CU_IN_AIR, XLPE_AL_IN_AIR, PVC_CU_IN_AIR, XLPE_CU_IN_WALL_OR_GROUND]) {
+      for (let c = 1; c <= table.columns.length; c++) {
+        const column = table.rows.map((r) => r[c]).filter((v): v is number => v !== null);
+        expect(column.every((v, i) => i === 0 || v > column[i - 1]!)).toBe(true);
+      }
+    }
+  });
+  it('resistance times section stays near the resistivity of the metal (IEC 60228 against IEC 60028)', () => {
+    for (const [mm2, cu, al] of RESISTANCE_20C.rows) {
+      if (cu) expect((cu * mm2) / 1000).toSatisfy((r: number) => r > 0.0172 && r < 0.0197);
+      if (al) expect((al * mm2) / 1000).toSatisfy((r: number) => r > 0.0282 && r < 0.0325);
+    }
+  });
+  it('grouping factors fall as circuits are added', () => {
+    for (let c = 1; c <= GROUPING_IN_AIR.columns.length; c++) {
+      const column = GROUPING_IN_AIR.rows.map((r) => r[c]).filter((v): v is number => v !== null);
+      expect(column.every((v, i) => i === 0 || v <= column[i - 1]!)).toBe(true);
+    }
+  });
+  it('a strand fills 0.60 to 0.72 of its lug barrel, and cables grow with section', () => {
+    for (const [mm2, , inner] of LUGS_COPPER.rows) expect(mm2 / (Math.PI * ((inner ?? 0) / 2) ** 2)).toSatisfy((r: number) => r > 0.6 && r < 0.72);
+    const fourCore = CABLE_DIAMETER.rows.map((r) => r[4]).filter((v): v is number => v !== null);
+    expect(fourCore.every((v, i) => i === 0 || v > fourCore[i - 1]!)).toBe(true);
+  });
+  it('k factors follow the adiabatic law from material constants within 1 % (IEC 60364-5-54, Annex A)', () => {
+    const law = (qc: number, beta: number, rho: number, from: number, to: number) => Math.sqrt(((qc * (beta + 20)) / rho) * Math.log((beta + to) / (beta + from)));
+    const cu = (f: number, t: number) => law(3.45e-3, 234.5, 17.241e-6, f, t);
+    const al = (f: number, t: number) => law(2.5e-3, 228, 28.264e-6, f, t);
+    for (const [k, wanted] of [[ADIABATIC_K.core.XLPE.Cu, cu(90, 250)], [ADIABATIC_K.core.PVC.Cu, cu(70, 160)], [ADIABATIC_K.core.XLPE.Al, al(90, 250)], [ADIABATIC_K.separate.XLPE.Cu, cu(30, 250)]] as const) {
+      expect(Math.abs(k / wanted - 1)).toBeLessThan(0.01);
+    }
+  });
+});
+
+describe('voltage rise', () => {
+  const z = (metal: 'Cu' | 'Al', mm2: number, m: number, n = 1) => ({ ohm: ((conductorOhmPerM(metal, mm2, 90, 50) ?? NaN) * m) / n, reactanceOhm: (0.08e-3 * m) / n });
+  it.each([
+    ['Cu', 10, 35, 40.1, 400, 1.41811],
+    ['Cu', 16, 35, 40.1, 400, 0.891159],
+    ['Cu', 35, 40, 83.6, 400, 0.967481],
+    ['Al', 150, 80, 160, 400, 1.46386],
+    ['Cu', 120, 60, 175.5, 400, 0.889538],
+    ['Cu', 70, 120, 144.3, 690, 1.48538],
+    ['Al', 240, 240, 193, 800, 1.6072],
+  ] as const)('%s %i mm², %i m, %f A at %i V lifts %f %% (ΔU = √3·I·R, IEC 60228 resistances)', (metal, mm2, m, a, v, percent) => {
+    rel((100 * voltageRiseV(z(metal, mm2, m), a)) / v, percent);
+  });
+  it('falls with absorbed and rises with supplied reactive power at cos φ 0.95', () => {
+    rel((100 * voltageRiseV(z('Al', 150, 80), 160, 0.95, -1)) / 400, 1.25221);
+    rel((100 * voltageRiseV(z('Al', 150, 80), 160, 0.95, 1)) / 400, 1.52912);
+  });
+  it('is 405.725 V exactly at 110 kW, and agrees with the linear figure to 0.3 %', () => {
+    const exact = terminalVoltageV(z('Al', 150, 80), 400, 110_000, 0) ?? NaN;
+    rel(exact, 405.725);
+    // Second path: the fixed point of V = V_g + √3·(P/(√3·V))·R at unity power factor.
+    let v = 400;
+    for (let i = 0; i < 60; i++) v = Math.hypot(400 + (z('Al', 150, 80).ohm * 110_000) / v, (z('Al', 150, 80).reactanceOhm * 110_000) / v);
+    expect(Math.abs(v / exact - 1)).toBeLessThan(1e-3);
+  });
+  it('has no answer where the network cannot carry the power', () => expect(terminalVoltageV({ ohm: 0.1, reactanceOhm: 2 }, 400, 500_000, 0)).toBeUndefined());
+  it('knows the skin effect of large sections: 1.00884 at 240 mm², 1.06012 at 630 mm² copper, 90 °C (IEC 60287-1-1)', () => {
+    rel(skinFactor((0.0754e-3) * (1 + 0.00393 * 70), 50), 1.00884);
+    rel(skinFactor((0.0283e-3) * (1 + 0.00393 * 70), 50), 1.06012);
+  });
+});
+
+describe('earth conductors (IEC 60364-5-54)', () => {
+  it('takes S, 16 mm² or half, and converts the metal', () => {
+    expect(protectiveEarthRawMm2(10, 'Cu', 'Cu', 'XLPE')).toBe(10);
+    expect(protectiveEarthRawMm2(35, 'Cu', 'Cu', 'XLPE')).toBe(16);
+    expect(standardSectionMm2(protectiveEarthRawMm2(150, 'Al', 'Al', 'XLPE'))).toBe(95);
+    rel(protectiveEarthRawMm2(150, 'Al', 'Cu', 'XLPE'), 49.3007);
+  });
+});
+
+describe('lug, gland and torque', () => {
+  const measured = { palmWidthMm: null, palmThicknessMm: null };
+  it('finds 28, 32 and 34 mm palms for 95, 120 and 150 mm² on M10 (DIN 46235, recalled)', () => {
+    expect([95, 120, 150].map((s) => lugFor('Cu', s, 10, measured)?.palmWidthMm)).toEqual([28, 32, 34]);
+    expect(lugFor('Cu', 240, 10, measured)).toBeUndefined();
+    expect(lugFor('Al', 150, 10, measured)?.palmWidthMm).toBeNull();
+  });
+  it('keeps the inner seal on a 4 × 95 mm² cable of 38.7 to 43.9 mm when it splits at 47 mm', () => {
+    const d = cableDiameter({ cores: '4-core', sectionMm2: 95, cableDiameterMm: null })!;
+    expect([d.lowMm, d.highMm]).toEqual([expect.closeTo(38.703, 3), expect.closeTo(43.89, 3)]);
+    expect(sealAdvice(d, 47)).toContain('Keep');
+  });
+  it('sets 20.8333 to 28.8462 N·m on a 20 to 30 N·m stud (ISO 6789-1, 4 %)', () => {
+    const w = settingWindowNm(20, 30);
+    rel(w.lowNm, 20.8333);
+    rel(w.highNm, 28.8462);
+  });
+});
+
+describe('checks of a run', () => {
+  const verdicts = (over: object, type = T100) =>
+    Object.fromEntries(assessRun(calculateRun({ ...runOf('inv-1'), ...over }, inverter, type, SURVEY), SURVEY).map((c) => [c.id, c.verdict]));
+
+  it('hold on a sound run', () => {
+    expect(new Set(Object.values(verdicts({})))).toEqual(new Set(['holds']));
+  });
+  it('stop a palm one millimetre too wide, and only that one', () => {
+    const wide = verdicts({ sectionMm2: 150, peMm2: 95, externalEarthMm2: 95 });
+    expect(wide['ac.palm-width']).toBe('stop');
+    expect(wide['ac.palm-thickness']).toBe('holds');
+  });
+  it('stop a cable that the breaker does not protect', () => expect(verdicts({ sectionMm2: 50 })['ac.ampacity']).toBe('stop'));
+  it('stop a gland that is too small, and ask to measure where a real cable may not fit', () => {
+    expect(verdicts({ cableDiameterMm: 61 })['ac.gland']).toBe('stop');
+    expect(verdicts({}, { ...T100, bay: { ...T100.bay, glandClampMaxMm: 46 } })['ac.gland']).toBe('tight');
+  });
+  it('are unknown where nothing was entered', () => {
+    const blank = assessRun(calculateRun(blankRun('inv-1'), inverter, T100, SURVEY), SURVEY);
+    for (const id of ['ac.ampacity', 'ac.voltage-rise', 'ac.pe-section', 'ac.external-earth', 'ac.gland', 'ac.palm-width', 'ac.breaker-rating']) {
+      expect(blank.find((c) => c.id === id)?.verdict, id).toBe('unknown');
+    }
+  });
+  it('call a torque from the stud table tight, one from the sheet holding', () => {
+    const silent = { ...T100, bay: { ...T100.bay, torqueMinNm: null, torqueMaxNm: null } };
+    expect(verdicts({}, silent)['ac.torque']).toBe('tight');
+  });
+  it('carry a working with numbers in every check that has one', () => {
+    for (const c of assessRun(calculateRun(runOf('inv-1'), inverter, T100, SURVEY), SURVEY)) expect(c.working.length, c.id).toBeGreaterThan(0);
+  });
+});
+
+describe('suggestion', () => {
+  it('is the smallest that holds, and its checks hold', () => {
+    const bare = { ...runOf('inv-1'), sectionMm2: null, breakerA: null, peMm2: null, externalEarthMm2: null, lengthM: 55 };
+    const s = suggestRun(bare, inverter, T100, SURVEY);
+    expect('run' in s && [s.run.breakerA, s.run.sectionMm2, s.run.peMm2]).toEqual([160, 95, 50]);
+    if ('run' in s) {
+      const smaller = calculateRun({ ...s.run, sectionMm2: 70 }, inverter, T100, SURVEY);
+      expect(smaller.risePercent).toBeGreaterThan(1);
+    }
+  });
+  it('says what is missing instead of guessing', () => {
+    const s = suggestRun(blankRun('inv-1'), inverter, T100, SURVEY);
+    expect('missing' in s && s.missing).toContain('length of the run');
+  });
+});
+
+describe('board and grid', () => {
+  const site = withRun({ ...siteOf(4, [plane('p', 0)]), board: { label: 'Board', position: null, busbarA: 800, mainBreakerA: 800, mainAmbientC: 45 } }, runOf('inv-1'));
+  const check = (id: string) => assessAc(site).find((c) => c.id === id);
+  it('sums 4 × 160 A without diversity: 640 A on 800 A, and a main of 800 A at 45 °C', () => {
+    expect(check('ac.busbar')?.value).toBe(640);
+    expect(check('ac.main-breaker')?.limit).toBeCloseTo(640 / 0.97, 6);
+    expect(nextBreakerA(640 / 0.97)).toBe(800);
+  });
+  it('refuses a five-wire unit on a supply without neutral', () => {
+    const bare = { ...site, survey: { ...SURVEY, service: 'earthed wye, neutral not brought out' as const } };
+    expect(assessAc(bare).find((c) => c.id === 'ac.wiring-on-service')?.verdict).toBe('stop');
+  });
+});

@@ -1,0 +1,11 @@
+/** k of the adiabatic equation, A·√s/mm² (IEC 60364-4-43 Table 43A, 60364-5-54 Annex A; recalled). PVC live values hold to 300 mm². */
+export const ADIABATIC_K = {
+  core: {
+    PVC: { Cu: 115, Al: 76 },
+    XLPE: { Cu: 143, Al: 94 },
+  },
+  separate: {
+    PVC: { Cu: 143, Al: 95 },
+    XLPE: { Cu: 176, Al: 116 },
+  },
+} as const;

@@ -1,0 +1,275 @@
+import { describe, expect, it } from 'vitest';
+import { GRID_CODES, gridCodeOf } from '../site/gridCodes';
+import { M575, plane, siteOf } from '../testing/examples';
+import { layoutStrings } from '../strings/layout';
+import { withStrings } from '../site/edits';
+import { judgeAcWindow, judgeUnbalance, lineWindow, unbalancePercent } from './acVoltages';
+import { USUAL_ORDER, dischargeWaitS, leastWaitS, reconnection, stepTrouble } from './energise';
+import type { GateKey, GateResult } from './gates/machine';
+import { gateRow, gateStates, judgeWaiver, maySign } from './gates/machine';
+import { GATE_TABLE } from './gates/table';
+import { acInsulationTest, dcInsulationTest, judgeAcInsulation, judgeDcInsulation, parallelMohm } from './insulation';
+import { progressOf } from './progress';
+import type { SiteRecord } from './record';
+import { correctionTrouble, liveRecords, recordSchema } from './record';
+import { expectedReading, rankCauses } from './stringCauses';
+import { carriedToColdV, judgeStringTest, likeness } from './stringTest';
+
+const reading = { modules: 18, cellC: 43.16, irradianceWm2: 720, otherModules: null, idealityV: 1.80597 };
+
+describe('expected reading (single-diode light term; IEC 60891)', () => {
+  const e = expectedReading(M575, reading);
+  it('is 875.478 V and 10.31667 A for 18 modules at 43.16 °C and 720 W/m²', () => {
+    expect(e.stringV).toBeCloseTo(875.478, 2);
+    expect(e.currentA).toBeCloseTo(10.31667, 4);
+  });
+  it('is known to 1.996 % (k = 2): one module of 18 shows, one bypass diode does not', () => {
+    expect(e.u95Percent).toBeCloseTo(1.99644, 4);
+    expect(100 / 18).toBeGreaterThan(e.u95Percent);
+    expect(100 / 54).toBeLessThan(e.u95Percent);
+  });
+});
+
+describe('likeliest cause (Bayes over field causes; priors common practice)', () => {
+  it.each([
+    [866, 10.45, -1.08262, 'pass', 'ok', 0.98471],
+    [855, 10.2, -2.33908, 'caution', 'ok', 0.84225],
+    [826.5, 10.3, -5.59444, 'fail', 'minus1', 0.97202],
+    [778.3, 10.3, -11.10001, 'fail', 'mod_reversed', 0.61531],
+    [-874, -10.3, -199.83116, 'fail', 'reversed', 0.99988],
+    [873, 20.4, -0.28306, 'fail', 'y_parallel', 0.99938],
+    [1752, 10.3, 100.11922, 'fail', 'series', 0.99826],
+    [2.1, 0, -99.76013, 'fail', 'open', 0.99998],
+    [680, 10.3, -22.32816, 'fail', 'other', 1],
+    [871, 7.9, -0.51151, 'caution', 'low_current', 0.99119],
+    [859.27, 10.3, -1.85134, 'pass', 'ok', 0.9356],
+  ] as const)('%f V and %f A: %f %%, %s, %s', (voltageV, currentA, off, verdict, cause, p) => {
+    const r = rankCauses(M575, { ...reading, voltageV, currentA });
+    expect(r.deviationPercent).toBeCloseTo(off, 3);
+    expect(r.verdict).toBe(verdict);
+    expect(r.causes[0]?.cause).toBe(cause);
+    expect(r.causes[0]?.probability).toBeCloseTo(p, 3);
+    expect(r.causes.reduce((sum, c) => sum + c.probability, 0)).toBeCloseTo(1, 10);
+  });
+  it('names a swapped home run when the plan has another length', () => {
+    const r = rankCauses(M575, { ...reading, otherModules: 14, voltageV: 14 * 48.63767, currentA: null });
+    expect(r.causes[0]?.cause).toBe('swapped');
+  });
+});
+
+describe('string test', () => {
+  it('carries 973.6 V at 44 °C and 760 W/m² to 1137.09 V at −10 °C (IEC 60891, typical light coefficient)', () => {
+    expect(carriedToColdV(973.6, 44, 760, -10, -0.0026)).toBeCloseTo(1137.09365, 4);
+    expect(carriedToColdV(905, 38, 640, -18, -0.0027)).toBeCloseTo(1076.69329, 4);
+  });
+  it('sees one module missing of 22 inside the 5 % band (IEC 62446-1 alone would pass it)', () => {
+    const l = likeness(22, 973.6, 1020.05);
+    expect(l).toMatchObject({ label: 'one module missing', verdict: 'stop' });
+    expect(l.missingModules).toBeCloseTo(1.00181364, 6);
+    expect(l.deviationPercent).toBeCloseTo(-4.55369835, 6);
+    expect(likeness(20, 905, 904)).toMatchObject({ label: 'ok', verdict: 'holds' });
+  });
+  const test = (over: object) =>
+    judgeStringTest({ subject: { element: 'string', path: 's' }, module: M575, modules: 18, voltageV: 870, currentA: null, cellC: 43.16, irradianceWm2: 720, coldestC: -12, limitV: 1100, sistersV: [871, 869, 870.5], otherModules: null, ...over });
+  it('holds for a healthy string', () => expect(test({}).verdict).toBe('holds'));
+  it('stops a reversed one whatever else it reads', () => {
+    const r = test({ voltageV: -870 });
+    expect(r.verdict).toBe('stop');
+    expect(r.polarityHolds).toBe(false);
+    expect(r.checks.find((c) => c.id === 'proving.polarity')?.working.join()).toContain('leave it unplugged');
+  });
+  it('stops a string over the cold limit though it reads well today', () => {
+    expect(test({ limitV: 990 }).checks.find((c) => c.id === 'proving.cold-voltage')?.verdict).toBe('stop');
+  });
+  it('is unknown without a design temperature', () => expect(test({ coldestC: null }).checks.find((c) => c.id === 'proving.cold-voltage')?.verdict).toBe('unknown'));
+  it('refuses to judge in the dark', () => expect(() => test({ irradianceWm2: 80 })).toThrow(/too dark/));
+  it('refuses a coefficient typed in per cent', () => expect(() => test({ module: { ...M575, betaUocPerK: -0.251 } })).toThrow(/betaUocPerK/));
+});
+
+describe('insulation (IEC 62446-1, 6.7; IEC 60364-6)', () => {
+  it('asks 1500 V above 1000 V of 1.25 × U_oc and caps at the module rating', () => {
+    expect(dcInsulationTest(1180, 1500)).toEqual({ requiredTestV: 1500, minimumMohm: 1, capped: false });
+    expect(dcInsulationTest(850, 1000)).toEqual({ requiredTestV: 1000, minimumMohm: 1, capped: true });
+    expect(dcInsulationTest(90, 600)).toEqual({ requiredTestV: 250, minimumMohm: 0.5, capped: false });
+  });
+  it('splits a large section before condemning it, and fails a small one', () => {
+    expect(judgeDcInsulation(dcInsulationTest(1180, 1500), 1500, 0.31, 168, 1500).verdict).toBe('unknown');
+    expect(judgeDcInsulation(dcInsulationTest(850, 1000), 1000, 0.31, 9, 1000).verdict).toBe('stop');
+    expect(judgeDcInsulation(dcInsulationTest(850, 1000), 1000, 3.2, 9, 1000).verdict).toBe('holds');
+    expect(judgeDcInsulation(dcInsulationTest(850, 1000), 500, 3.2, 9, 1000).verdict).toBe('unknown');
+    expect(judgeDcInsulation(dcInsulationTest(850, 1000), 1500, 3.2, 9, 1000).verdict).toBe('stop');
+  });
+  it('wants 1 MΩ at 500 V on a 400 V run and doubts a new run under 10 MΩ', () => {
+    expect(acInsulationTest(800).requiredTestV).toBe(1000);
+    const test = acInsulationTest(400);
+    expect([0.8, 4, 200].map((m) => judgeAcInsulation(test, 500, m).verdict)).toEqual(['stop', 'tight', 'holds']);
+  });
+  it('shows how a bad string hides: six sections in parallel read 1.58155 MΩ (parallel resistances)', () => {
+    expect(parallelMohm([42, 38, 55, 1.9, 61, 47])).toBeCloseTo(1.58154537, 6);
+  });
+});
+
+describe('AC voltages', () => {
+  it('window of 480 V under IEEE 1547 is 440.16 to 504.00 V; 1.02299 pu holds', () => {
+    const code = gridCodeOf('IEEE 1547 enter service')!;
+    expect(lineWindow(code, 480)).toEqual({ minV: expect.closeTo(440.16, 6), maxV: expect.closeTo(504, 6) });
+    const v = judgeAcWindow(code, 480, [489, 486, 491], [282, 281, 283.5]);
+    expect(v.worstPu).toBeCloseTo(1.02299251, 6);
+    expect(v.verdict).toBe('holds');
+  });
+  it('744 V on 690 V is inside EN 50549-1 but tight', () => {
+    expect(judgeAcWindow(gridCodeOf('EN 50549-1 first start')!, 690, [742, 739, 744])).toMatchObject({ verdict: 'tight', worstPu: expect.closeTo(1.07826087, 6) });
+    expect(judgeAcWindow(gridCodeOf('EN 50549-1 first start')!, 400, [400, 400, 330]).verdict).toBe('stop');
+  });
+  it('unbalance of 402, 389, 407 V is 2.675 % (IEC 61000-4-30)', () => {
+    expect(unbalancePercent([402, 389, 407])).toBeCloseTo(2.67535733, 6);
+    expect(judgeUnbalance(2.68)).toBe('tight');
+    expect(unbalancePercent([400, 400, 400])).toBeCloseTo(0, 6);
+  });
+});
+
+describe('energising', () => {
+  const window = { minV: 340, maxV: 440, minHz: 49.5, maxHz: 50.1 };
+  const every5 = (from: number, to: number, v: number) => Array.from({ length: (to - from) / 5 + 1 }, (_, i) => ({ atS: from + 5 * i, lineV: v, frequencyHz: 50 }));
+  it('restarts the wait at every excursion: ready at 105 s after one (grid-code reconnection rule)', () => {
+    expect(reconnection([...every5(0, 35, 400), { atS: 40, lineV: 445, frequencyHz: 50 }, ...every5(45, 135, 402)], window, 60)).toEqual({ readyAtS: 105, restarts: 1 });
+  });
+  it('restarts after a gap over 10 s', () => {
+    expect(reconnection([...every5(0, 30, 400), ...every5(50, 120, 400)], window, 60)).toEqual({ readyAtS: 110, restarts: 1 });
+    expect(reconnection(every5(0, 50, 400), window, 60).readyAtS).toBeNull();
+  });
+  it('waits what the grid code says, and not at all by guess', () => {
+    const wait = USUAL_ORDER.find((s) => s.state === 'GRID_WAIT')!;
+    expect(GRID_CODES.map((c) => leastWaitS(wait, c))).toEqual([60, 60, 60, 300, 90]);
+    expect(leastWaitS(wait, undefined)).toBeNull();
+  });
+  it('closes AC before DC, and waits before power', () => {
+    expect(USUAL_ORDER.map((s) => s.state)).toEqual(['LOCKED_OFF', 'AC_CLOSED', 'DC_CLOSED', 'SELF_CHECK', 'GRID_WAIT', 'RAMP', 'ON_GRID', 'SETTLED']);
+  });
+  it('confirms a step only with a fitting reading', () => {
+    const limits = { restLineV: 400, window: { minV: 340, maxV: 440 }, startV: 250, dcMaxV: 1100, ratedW: 100_000 };
+    expect(stepTrouble('AC_CLOSED', 402, limits)).toBeNull();
+    expect(stepTrouble('AC_CLOSED', 410, limits)).toContain('1 %');
+    expect(stepTrouble('DC_CLOSED', 200, limits)).toContain('start-up');
+    expect(stepTrouble('GRID_WAIT', 445, limits)).toContain('restarts');
+    expect(stepTrouble('ON_GRID', 0.9, limits)).toContain('1 %');
+    expect(stepTrouble('ON_GRID', null, limits)).toContain('reading');
+  });
+  it('waits 300 s, the label if longer, 900 s without one', () => expect([300, 600, null].map(dischargeWaitS)).toEqual([300, 600, 900]));
+});
+
+describe('gates', () => {
+  const model = { inverters: [{ id: 'A', strings: ['A1', 'A2'] }], busFitted: true, rcdFitted: false, stopFitted: false, contactsFitted: false };
+  const before = ['S-DOC', 'S-SAFE', 'S-EARTH', 'S-SUPPLY', 'S-PTO', 'I-MOUNT@A', 'I-PE@A', 'I-ACIR@A', 'I-TORQ@A', 'I-ACV@A', 'I-ADDR@A', 'D-ID@A1', 'D-ID@A2', 'D-POL@A1', 'D-POL@A2', 'D-VOC@A1', 'D-VOC@A2', 'D-IR@A1'];
+  const results = (keys: readonly string[], over: Record<GateKey, GateResult> = {}) => new Map<GateKey, GateResult>([...keys.map((k) => [k, 'pass'] as const), ...Object.entries(over)]);
+  const state = (r: Map<GateKey, GateResult>, key: GateKey) => gateStates(model, r).get(key)?.state;
+  const permitted = [...before, 'D-IR@A2', 'I-DCLAND@A', 'I-COVER@A', 'I-PERMIT@A'];
+
+  it('stand open or locked before the last string is proved', () => {
+    const r = results(before);
+    expect(['D-IR@A2', 'I-DCLAND@A', 'I-PERMIT@A', 'I-RCD@A', 'D-ISC@A1'].map((k) => state(r, k))).toEqual(['open', 'locked', 'locked', 'n/a', 'open']);
+  });
+  it('let set-up follow the permit', () => {
+    expect(['I-PERMIT@A', 'I-SETUP@A', 'I-ONGRID@A'].map((k) => state(results(permitted), k))).toEqual(['passed', 'open', 'locked']);
+  });
+  it('go stale through the whole chain when one lug is opened again', () => {
+    const r = results(permitted, { 'I-TORQ@A': 'stale' });
+    expect(['I-TORQ@A', 'I-ACV@A', 'I-COVER@A', 'I-PERMIT@A', 'I-SETUP@A', 'I-DCLAND@A'].map((k) => state(r, k))).toEqual(['stale', 'stale', 'stale', 'stale', 'locked', 'passed']);
+  });
+  it('keep hands and live work locked while the day is not made safe, and make nothing stale for it', () => {
+    const r = results(before.filter((k) => k !== 'S-SAFE'));
+    expect(state(r, 'D-IR@A2')).toBe('locked');
+    expect(state(r, 'S-EARTH')).toBe('passed');
+  });
+  it('do not close over no strings', () => {
+    const empty = { ...model, inverters: [{ id: 'A', strings: [] }] };
+    expect(gateStates(empty, results(before)).get('I-DCLAND@A')?.state).toBe('locked');
+  });
+  it('keep the gates of a device that nobody has looked for', () => {
+    expect(gateStates({ ...model, rcdFitted: null }, results(permitted)).get('I-RCD@A')?.state).toBe('open');
+  });
+  it('21 gates can never be waived, by nobody', () => {
+    const never = GATE_TABLE.filter((g) => g.waiver === 'never');
+    expect(never.length).toBe(21);
+    for (const gate of never) for (const role of ['lead', 'electrician'] as const) expect(judgeWaiver(gate, role, 'a good and long enough reason', 5).waived).toBe(false);
+  });
+  it('others are waived by role, with a reason and a review date', () => {
+    expect(judgeWaiver(gateRow('S-SOAK'), 'lead', 'no sun before hand-over day', 14).waived).toBe(true);
+    expect(judgeWaiver(gateRow('S-SOAK'), 'helper', 'no sun before hand-over day', 14).waived).toBe(false);
+    expect(judgeWaiver(gateRow('S-SOAK'), 'lead', 'no sun', 14).waived).toBe(false);
+    expect(judgeWaiver(gateRow('S-SOAK'), 'lead', 'no sun before hand-over day', 91).waived).toBe(false);
+    expect(maySign(gateRow('I-PERMIT'), 'lead')).toBe(false);
+    expect(maySign(gateRow('D-ID'), 'helper')).toBe(true);
+  });
+  it('levels of the table are the longest paths of its needs', () => {
+    const level = (id: string): number => Math.max(-1, ...gateRow(id as 'S-DOC').needs.map((n) => level(n))) + 1;
+    expect([level('I-PERMIT'), level('I-ONGRID')]).toEqual([7, 9]);
+    for (const g of GATE_TABLE.filter((row) => row.id !== 'S-HAND')) expect(level(g.id), g.id).toBe(g.level);
+  });
+});
+
+describe('records', () => {
+  const uuid = (n: number) => `01900000-0000-7000-8000-${String(n).padStart(12, '0')}`;
+  const entry = (n: number, over: object): SiteRecord =>
+    recordSchema.parse({
+      id: uuid(n), doneAt: `2026-05-04T10:${String(n).padStart(2, '0')}:00+02:00`, by: 'R. Vahl', role: 'electrician', release: 'A', corrects: null, reason: null,
+      instrument: { name: 'test set', serial: 'TS-4', calibratedUntil: '2027-01-31' }, ...over,
+    });
+  const string = (id: string) => ({ scope: 'string', id });
+  const volts = (n: number, id: string, voltageV: number, over: object = {}) => entry(n, { kind: 'string-test', subject: string(id), values: { voltageV, cellC: 43.16, irradianceWm2: 720, currentA: null }, ...over });
+  const site = (() => {
+    const bare = siteOf(1, [plane('south', 72)]);
+    return withStrings(bare, layoutStrings(bare).strings);
+  })();
+  const labels = ['s-1', 's-2'].map((id, n) => entry(50 + n, { kind: 'gate', subject: string(id), values: { gate: 'D-ID', result: 'pass', evidence: 'tags at both ends' } }));
+  const log = (records: SiteRecord[], over: object = {}) => progressOf({ records: [...labels, ...records], releases: new Map([['A', site]]), current: 'A', today: '2026-05-04', ...over });
+  const expectedV = expectedReading(M575, { modules: site.strings[0]!.modules, cellC: 43.16, irradianceWm2: 720 }).stringV;
+
+  it('a healthy reading passes polarity and voltage of its string', () => {
+    const p = log([volts(1, 's-1', expectedV)]);
+    expect(p.gates.get('D-POL@s-1')?.state).toBe('passed');
+    expect(p.gates.get('D-VOC@s-1')?.state).toBe('passed');
+    expect(p.judged.find((j) => j.record.kind === 'string-test')?.verdict).toBe('holds');
+  });
+  it('a correction takes the place of what it corrects, and the old entry stays', () => {
+    const wrong = volts(1, 's-1', -expectedV);
+    const right = volts(2, 's-1', expectedV, { corrects: wrong.id, reason: 'leads were swapped at the meter' });
+    expect(log([wrong]).gates.get('D-POL@s-1')?.state).toBe('failed');
+    expect(log([wrong, right]).gates.get('D-POL@s-1')?.state).toBe('passed');
+    expect(liveRecords([wrong, right]).map((r) => r.id)).toEqual([right.id]);
+  });
+  it('a correction must name an entry of the same kind and part, once', () => {
+    const first = volts(1, 's-1', expectedV);
+    const why = 'typed wrong';
+    expect(correctionTrouble(volts(2, 's-1', 1, { corrects: uuid(9), reason: why }), [first])).toContain('not on record');
+    expect(correctionTrouble(volts(2, 's-2', 1, { corrects: first.id, reason: why }), [first])).toContain('same part');
+    const second = volts(2, 's-1', 1, { corrects: first.id, reason: why });
+    expect(correctionTrouble(second, [first])).toBeNull();
+    expect(correctionTrouble(volts(3, 's-1', 2, { corrects: first.id, reason: why }), [first, second])).toContain('already');
+  });
+  it('a correction without a reason, a measurement without an instrument and a waiver without words are refused', () => {
+    expect(() => volts(1, 's-1', 800, { corrects: uuid(9) })).toThrow(/reason/);
+    expect(() => volts(1, 's-1', 800, { instrument: null })).toThrow(/instrument/);
+    expect(() => entry(1, { kind: 'waiver', subject: { scope: 'site', id: 'site' }, values: { gate: 'S-SOAK', reviewDays: 5 }, reason: 'short' })).toThrow(/15 characters/);
+  });
+  it('proofs of a string that was re-made in a later release are stale', () => {
+    const later = { ...site, strings: site.strings.map((s) => (s.id === 's-1' ? { ...s, modules: s.modules - 1 } : s)) };
+    const p = log([volts(1, 's-1', expectedV), volts(2, 's-2', expectedV)], { releases: new Map([['A', site], ['B', later]]), current: 'B' });
+    expect(p.gates.get('D-VOC@s-1')?.state).toBe('stale');
+    expect(p.gates.get('D-VOC@s-2')?.state).toBe('passed');
+  });
+  it('yesterday’s safe start does not count today', () => {
+    const safe = entry(1, { kind: 'gate', subject: { scope: 'site', id: 'site' }, values: { gate: 'S-SAFE', result: 'pass', evidence: 'isolation points named' } });
+    expect(log([safe]).gates.get('S-SAFE')?.state).toBe('passed');
+    expect(log([safe], { today: '2026-05-05' }).gates.get('S-SAFE')?.state).toBe('open');
+  });
+  it('a never-waivable gate stays as it was when somebody tries', () => {
+    const waiver = entry(1, { kind: 'waiver', subject: string('s-1'), values: { gate: 'D-POL', reviewDays: 5 }, reason: 'checked yesterday by phone' });
+    expect(log([waiver]).gates.get('D-POL@s-1')?.state).not.toBe('waived');
+  });
+  it('an instrument out of calibration softens the verdict', () => {
+    const old = volts(1, 's-1', expectedV, { instrument: { name: 'test set', serial: 'TS-4', calibratedUntil: '2026-05-03' } });
+    expect(log([old]).judged.find((j) => j.record.kind === 'string-test')?.verdict).toBe('tight');
+    expect(log([old]).gates.get('D-VOC@s-1')?.state).toBe('caution');
+  });
+});

@@ -1,0 +1,145 @@
+import type { ModuleType } from '../equipment/moduleType';
+import { STC_W_M2 } from '../kernel/quantity';
+import { idealityV, openCircuitInLightV, shortCircuitA } from '../strings/moduleAt';
+import { FIELD_CAUSES } from './tables/fieldCauses';
+
+/** What one string should read now, and what the likeliest reason is when it does not. */
+
+export type CauseId = (typeof FIELD_CAUSES)[number]['cause'];
+
+export interface FieldReading {
+  readonly modules: number;
+  readonly cellC: number;
+  readonly irradianceWm2: number;
+  readonly voltageV: number;
+  /** Short-circuit or running current, A; null when only the voltage was read. */
+  readonly currentA: number | null;
+  /** Another length of the plan that could hang here by mistake; null when all strings are alike. */
+  readonly otherModules: number | null;
+  /** Modified ideality of one module at 25 °C, V; by the cell count when no curve was fitted. */
+  readonly idealityV?: number;
+}
+
+export interface Expected {
+  readonly moduleV: number;
+  readonly stringV: number;
+  readonly currentA: number;
+  /** Standard uncertainty of the voltage, a fraction; U95 is twice this, in percent. */
+  readonly u: number;
+  readonly u95Percent: number;
+}
+
+/** Standard instruments and a usual batch (all common practice): thermometer K, meter %, batch %, scatter % a module, light %. */
+const BUDGET = { thermometerK: 2, meterPercent: 0.5, batchPercent: 1.5, scatterPercent: 1, lightPercent: 5, currentPercent: 5 } as const;
+const FLAT = Math.sqrt(3);
+
+/** Expected string voltage and current with the uncertainty of the usual instruments (k = 2). */
+export function expectedReading(m: ModuleType, r: Omit<FieldReading, 'voltageV' | 'currentA' | 'otherModules'>): Expected {
+  const aV = r.idealityV ?? idealityV(m);
+  const moduleV = openCircuitInLightV(m, r.cellC, r.irradianceWm2, aV);
+  const atCellV = (aV * (r.cellC + 273.15)) / 298.15;
+  const parts = [
+    (100 * BUDGET.thermometerK * Math.abs(m.betaUocPerK * m.uocV)) / moduleV / FLAT,
+    BUDGET.meterPercent / FLAT,
+    BUDGET.batchPercent / FLAT,
+    (atCellV * BUDGET.lightPercent) / moduleV / FLAT,
+    BUDGET.scatterPercent / Math.sqrt(r.modules),
+  ];
+  const uPercent = Math.hypot(...parts);
+  return {
+    moduleV,
+    stringV: r.modules * moduleV,
+    currentA: shortCircuitA(m, r.cellC, r.irradianceWm2),
+    u: uPercent / 100,
+    u95Percent: 2 * uPercent,
+  };
+}
+
+export interface RankedCause {
+  readonly cause: CauseId;
+  readonly words: string;
+  readonly next: string;
+  readonly safety: string;
+  readonly probability: number;
+}
+
+export interface CauseRanking {
+  readonly expected: Expected;
+  readonly deviationPercent: number;
+  /** `pass`: as drawn and within U95; `fail`: some fault, and as drawn under 5 %; else `caution`. */
+  readonly verdict: 'pass' | 'caution' | 'fail';
+  /** Likeliest first; probabilities sum to 1. */
+  readonly causes: readonly RankedCause[];
+}
+
+/** Voltage and current a cause would show, relative to n modules at v1 and to I1. */
+function prediction(cause: CauseId, n: number, bypassDiodes: number, other: number | null): { modules: number; current: number } | null {
+  switch (cause) {
+    case 'ok': return { modules: n, current: 1 };
+    case 'minus1': return { modules: n - 1, current: 1 };
+    case 'plus1': return { modules: n + 1, current: 1 };
+    case 'minus2': return { modules: n - 2, current: 1 };
+    case 'plus2': return { modules: n + 2, current: 1 };
+    case 'diode1': return bypassDiodes ? { modules: n - 1 / bypassDiodes, current: 1 } : null;
+    case 'diode2': return bypassDiodes ? { modules: n - 2 / bypassDiodes, current: 1 } : null;
+    case 'mod_reversed': return { modules: n - 2, current: 1 };
+    case 'reversed': return { modules: -n, current: -1 };
+    case 'swapped': return other === null || other === n ? null : { modules: other, current: 1 };
+    case 'y_parallel': return { modules: n, current: 2 };
+    case 'series': return { modules: 2 * n, current: 1 };
+    case 'open': return { modules: 0, current: 0 };
+    default: return null;
+  }
+}
+
+const logGauss = (x: number, mean: number, s: number) => -0.5 * ((x - mean) / s) ** 2 - Math.log(s);
+const ROOT_2PI = Math.sqrt(2 * Math.PI);
+
+/**
+ * Likeliest causes of a reading: ln prior − ½((V − V_h)/s)² − ln s, s = max(|V_h|·u, 2 V), current alike with max(|I_h|·5 %, 0.1 A);
+ * "none of the known" and "low current" are flat. Priors and spreads: common practice. Verdict: pass when as drawn has 80 % or more
+ * and the deviation lies within U95.
+ */
+export function rankCauses(m: ModuleType, r: FieldReading): CauseRanking {
+  const expected = expectedReading(m, r);
+  const { moduleV, stringV, currentA: i1, u } = expected;
+  const uI = BUDGET.currentPercent / 100;
+  const scores = FIELD_CAUSES.flatMap((row) => {
+    const score = scoreOf(row.cause, row.prior);
+    return score === null ? [] : [{ row, score }];
+  });
+  const top = Math.max(...scores.map((s) => s.score));
+  const total = scores.reduce((sum, s) => sum + Math.exp(s.score - top), 0);
+  const causes = scores
+    .map(({ row, score }): RankedCause => ({ cause: row.cause, words: row.words, next: row.next, safety: row.safety, probability: Math.exp(score - top) / total }))
+    .sort((a, b) => b.probability - a.probability);
+  const deviationPercent = 100 * (r.voltageV / stringV - 1);
+  const ok = causes.find((c) => c.cause === 'ok')?.probability ?? 0;
+  const best = causes[0]?.cause;
+  const passes = ok >= 0.8 && Math.abs(deviationPercent) <= expected.u95Percent;
+  const fails = best !== 'ok' && best !== 'low_current' && ok < 0.05;
+  return { expected, deviationPercent, verdict: passes ? 'pass' : fails ? 'fail' : 'caution', causes };
+
+  function scoreOf(cause: CauseId, prior: number): number | null {
+    const { voltageV, currentA } = r;
+    if (cause === 'other') {
+      return Math.log(prior) + Math.log(ROOT_2PI / (3 * stringV)) + (currentA === null ? 0 : Math.log(ROOT_2PI / (3 * i1)));
+    }
+    if (cause === 'low_current') {
+      if (currentA === null || currentA < 0.3 * i1 || currentA > 0.95 * i1) return null;
+      return Math.log(prior) + logGauss(voltageV, stringV, Math.max(stringV * u, 2)) + Math.log(ROOT_2PI / (0.65 * i1));
+    }
+    const p = prediction(cause, r.modules, m.bypassDiodes, r.otherModules);
+    if (!p) return null;
+    const vH = p.modules * moduleV;
+    const iH = p.current * i1;
+    return (
+      Math.log(prior) +
+      logGauss(voltageV, vH, Math.max(Math.abs(vH) * u, 2)) +
+      (currentA === null ? 0 : logGauss(currentA, iH, Math.max(Math.abs(iH) * uI, 0.1)))
+    );
+  }
+}
+
+/** Light below which a voltage proves nothing, W/m² (common practice). */
+export const TOO_DARK_WM2 = (100 * STC_W_M2) / 1000;

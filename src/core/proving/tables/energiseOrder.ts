@@ -1,0 +1,12 @@
+/** The usual order of energising: AC breaker, battery where fitted, DC switches. Common practice. */
+export const ENERGISE_ORDER_1 = [
+  { step: 1, state: 'LOCKED_OFF', actor: 'electrician', guard: 'gate I-PERMIT closed; dry; nobody with hands inside', action: 'remove locks, announce', expect: 'all switches off', minS: 0, timeout: '', onFailure: '' },
+  { step: 2, state: 'AC_CLOSED', actor: 'electrician', guard: 'AC voltages at line side pass', action: 'close the AC breaker', expect: 'display wakes on AC (some types only); L-L unchanged within 1 %', minS: 10, timeout: '60', onFailure: 'open AC, look for the fault' },
+  { step: 3, state: 'BAT_CLOSED', actor: 'electrician', guard: 'hybrid with battery: B gates closed', action: 'battery breaker, then its start button', expect: 'rack volts on the battery page within 2 %', minS: 10, timeout: '120', onFailure: 'open battery, batt observation' },
+  { step: 4, state: 'DC_CLOSED', actor: 'electrician', guard: 'every input positive, below Vmax', action: 'close DC switches one at a time', expect: 'each input shows its Voc within 3 % of the reading taken; no sound', minS: 5, timeout: '60', onFailure: 'open that DC switch if its current is under its rating; else AC off first' },
+  { step: 5, state: 'SELF_CHECK', actor: 'unit', guard: 'DC above start-up, AC in window', action: 'wait', expect: 'relay clicks, no fault code; insulation check passes', minS: 0, timeout: '180', onFailure: 'FAULT: read code, fault finder with status' },
+  { step: 6, state: 'GRID_WAIT', actor: 'unit', guard: 'V and f in the code window without a break', action: 'wait, countdown on screen', expect: 'slow blink; the timer restarts at every excursion', minS: 0, timeout: 'delay+60', onFailure: 'HELD: fault finder with status=waiting' },
+  { step: 7, state: 'RAMP', actor: 'unit', guard: 'delay elapsed', action: 'watch', expect: 'AC power rises; steady light', minS: 0, timeout: 'ramp+120', onFailure: 'HELD' },
+  { step: 8, state: 'ON_GRID', actor: 'electrician', guard: 'P_ac > 1 % of rating for 300 s', action: 'read the site meter before and after', expect: 'meter step equals unit power within max(3 % Prated, 5 % P)', minS: 300, timeout: '600', onFailure: 'HELD: CT signature' },
+  { step: 9, state: 'SETTLED', actor: 'electrician', guard: '60 min at 40 % load', action: 'thermal scan, compare trackers', expect: 'no joint over limit', minS: 3600, timeout: '', onFailure: 'gate I-THERM stays open' },
+] as const;

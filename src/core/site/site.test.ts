@@ -1,0 +1,91 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { assessSite } from '../assess';
+import { layoutStrings } from '../strings/layout';
+import { M575, plane, runOf, siteOf } from '../testing/examples';
+import { withInverter, withInverterType, withModuleType, withRun, withStringAt, withStrings, withoutInverter, withoutPlane } from './edits';
+import { emptyDesign, siteDesignSchema } from './siteDesign';
+
+const site = (() => {
+  const bare = siteOf(3, [plane('south', 200), plane('west', 120, { azimuthDeg: 270 })]);
+  return withStrings(bare, layoutStrings(bare).strings);
+})();
+const flaw = (d: unknown) => siteDesignSchema.safeParse(d).error?.issues.map((i) => `${i.path.join('.')}: ${i.message}`) ?? [];
+
+describe('design document', () => {
+  it('goes through JSON and its schema without loss, whatever is entered', () => {
+    const arbitrary = fc.record({
+      units: fc.integer({ min: 0, max: 5 }),
+      modules: fc.integer({ min: 0, max: 300 }),
+      coldest: fc.option(fc.double({ min: -60, max: 35, noNaN: true })),
+      latitude: fc.option(fc.double({ min: -90, max: 90, noNaN: true })),
+      length: fc.option(fc.double({ min: 0.5, max: 5000, noNaN: true })),
+    });
+    fc.assert(
+      fc.property(arbitrary, (a) => {
+        let d = siteOf(a.units, [plane('p', a.modules)]);
+        d = { ...d, survey: { ...d.survey, coldestC: a.coldest, latitudeDeg: a.latitude } };
+        if (a.units) d = withRun(d, runOf('inv-1', { lengthM: a.length }));
+        d = withStrings(d, layoutStrings(d).strings);
+        expect(siteDesignSchema.parse(JSON.parse(JSON.stringify(d)))).toEqual(JSON.parse(JSON.stringify(d)));
+      }),
+      { numRuns: 100 },
+    );
+  });
+  it('refuses repeated tags, inputs and addresses, and references to nothing, with the place', () => {
+    expect(flaw({ ...site, inverters: site.inverters.map((i) => ({ ...i, tag: 'INV-01' })) })[0]).toBe('inverters.1.tag: Tag INV-01 is used twice.');
+    expect(flaw({ ...site, strings: site.strings.map((s) => ({ ...s, place: site.strings[0]!.place })) })[0]).toMatch(/^strings.1.place: Input/);
+    expect(flaw({ ...site, planes: [] })[0]).toMatch(/^strings.0.planeId: There is no plane south/);
+    const bad = { ...site.strings[0]!, place: { inverterId: 'inv-1', tracker: 11, input: 1 } };
+    expect(flaw({ ...site, strings: [bad] })[0]).toBe('strings.0.place: T100 has no tracker 11 input 1.');
+    expect(flaw({ ...site, chain: { ...site.chain, devices: site.chain.devices.map((d) => ({ ...d, address: 7 })) } })[0]).toMatch(/Address 7/);
+  });
+  it('refuses a newer version whole', () => expect(flaw({ ...site, schema: 2 })[0]).toMatch(/^schema/));
+});
+
+describe('edits', () => {
+  it('change places when a string is hung where another hangs, and undo by hanging it back', () => {
+    const [a, b] = [site.strings[0]!, site.strings[1]!];
+    const moved = withStringAt(site, a.id, b.place);
+    expect(moved.strings.find((s) => s.id === b.id)?.place).toEqual(a.place);
+    expect(withStringAt(moved, a.id, a.place).strings).toEqual(site.strings);
+  });
+  it('drop strings off inputs that a smaller inverter lacks', () => {
+    const small = { ...site.equipment.inverters[0]!, id: 'small', trackers: 2 };
+    const d = withInverter(withInverterType(site, small), { ...site.inverters[0]!, typeId: 'small' });
+    expect(siteDesignSchema.safeParse(d).success).toBe(true);
+    expect(d.strings.some((s) => s.place === null)).toBe(true);
+    expect(d.strings.length).toBe(site.strings.length);
+  });
+  it('leave no reference to what was taken away', () => {
+    expect(flaw(withoutInverter(site, 'inv-2'))).toEqual([]);
+    expect(flaw(withoutPlane(site, 'south'))).toEqual([]);
+  });
+  it('change nothing in place', () => {
+    const before = JSON.stringify(site);
+    withStringAt(site, site.strings[0]!.id, null);
+    withModuleType(site, { ...M575, name: 'other' });
+    expect(JSON.stringify(site)).toBe(before);
+  });
+});
+
+describe('assessSite', () => {
+  it('never lets an empty site hold', () => {
+    const { line } = assessSite(emptyDesign('nothing yet'));
+    expect(line.every((e) => e.verdict === 'unknown')).toBe(true);
+    expect(line.map((e) => e.element)).toEqual(['module', 'string', 'tracker', 'inverter', 'lug', 'run', 'board', 'grid', 'chain']);
+  });
+  it('is pure and counts every check once', () => {
+    const once = assessSite(site);
+    expect(assessSite(site)).toEqual(once);
+    expect(Object.values(once.counts).reduce((a, b) => a + b, 0)).toBe(once.checks.length);
+    expect(once.line.reduce((sum, e) => sum + e.checks, 0)).toBe(once.checks.length);
+  });
+  it('forgetting any one survey input turns no check that was not holding into one that holds', () => {
+    const full = new Map(assessSite(site).checks.map((c) => [`${c.id}|${c.subject.path}`, c.verdict]));
+    for (const field of ['coldestC', 'hottestC', 'dcLegalMaxV', 'lineV', 'frequencyHz', 'service', 'transformerKva', 'boardHighestV', 'gridCode'] as const) {
+      const without = assessSite({ ...site, survey: { ...site.survey, [field]: null } });
+      for (const c of without.checks) if (c.verdict === 'holds') expect(full.get(`${c.id}|${c.subject.path}`), `${field} ${c.id}`).toBe('holds');
+    }
+  });
+});

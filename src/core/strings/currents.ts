@@ -1,0 +1,46 @@
+import type { InverterType } from '../equipment/inverterType';
+import type { ModuleType } from '../equipment/moduleType';
+import { MOUNTING } from '../equipment/mounting';
+import { rearGain } from './moduleAt';
+import type { Mounting } from './temperature';
+
+/** Edge-of-cloud irradiance on currents (NFPA 70 690.8(A)(1); IEC 62548-1; recalled). */
+export const IRRADIANCE_FACTOR = 1.25;
+
+export interface TrackerCurrents {
+  /** Factor in force on the tracker limit: 1.25, or 1.0 where the maker states the limit for standard test conditions. */
+  readonly trackerFactor: number;
+  readonly rearGain: number;
+  readonly shortCircuitA: number;
+  readonly operatingA: number;
+  readonly inputA: number;
+  /** What the others push back into a string that is shorted, A. */
+  readonly reverseA: number;
+  /** Strings in parallel that the tracker and unfused modules bear. */
+  readonly maxStrings: number;
+}
+
+/**
+ * Currents of a tracker with `strings` equal strings in parallel, A.
+ *   I_sc = k·g_b·I_sc·N_p · I_mp = g_b·I_mp·N_p · input k'·g_b·I_sc, k' = max(k, 1.25) · I_rev = (N_p − 1)·k'·g_b·I_sc
+ *   N_p,max = min(⌊I_sc,max/(k·g_b·I_sc)⌋, 1 + ⌊I_fuse/(k'·g_b·I_sc)⌋), without string fuses
+ * Source: IEC 62548-1; NFPA 70 690.8, 690.9(A) (recalled). Connectors and fuses keep 1.25 whatever the maker's limit is quoted at.
+ */
+export function trackerCurrents(module: ModuleType, inverter: InverterType, mounting: Mounting, strings: number): TrackerCurrents {
+  const k = inverter.shortCircuitLimitIsStc ? 1 : IRRADIANCE_FACTOR;
+  const kStrict = Math.max(k, IRRADIANCE_FACTOR);
+  const gain = rearGain(module, MOUNTING[mounting].rearRatio);
+  const oneA = gain * module.iscA;
+  return {
+    trackerFactor: k,
+    rearGain: gain,
+    shortCircuitA: k * oneA * strings,
+    operatingA: gain * module.impA * strings,
+    inputA: kStrict * oneA,
+    reverseA: (strings - 1) * kStrict * oneA,
+    maxStrings: Math.min(
+      Math.floor(inverter.trackerShortCircuitMaxA / (k * oneA) + 1e-9),
+      1 + Math.floor(module.fuseMaxA / (kStrict * oneA) + 1e-9),
+    ),
+  };
+}
