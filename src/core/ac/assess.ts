@@ -1,5 +1,5 @@
 import type { Check, LineElement, Question } from '../kernel/check';
-import { atLeast, atMost, computed, dataSheet, practice, published, rule, unknown, withVerdict } from '../kernel/check';
+import { atLeast, atMost, computed, counted, dataSheet, practice, published, rule, unknown, withVerdict } from '../kernel/check';
 import { fixed } from '../kernel/quantity';
 import type { SiteDesign, Survey } from '../site/siteDesign';
 import { gridCodeOf } from '../site/gridCodes';
@@ -185,7 +185,7 @@ function bayChecks(r: RunResult, survey: Survey, ask: Ask): Check[] {
     gapMm === null
       ? unknown(gap, [...(lug?.palmWidthMm == null ? noPalm : []), ...(bay.studSpacingMm === null ? [`stud spacing of ${type.name}`] : [])])
       : gapVerdict(atLeast({ ...gap, value: gapMm, limit: gapLimits.wantedMm, working: [`spacing ${bay.studSpacingMm} mm − palm ${lug?.palmWidthMm} mm = ${fixed(gapMm, 1)} mm; wanted ${gapLimits.wantedMm} mm, least ${gapLimits.leastMm} mm`] }), gapMm, gapLimits.leastMm),
-    atMost({ ...count, value: run.parallel, limit: bay.lugsPerStud, working: [`${run.parallel} cables in parallel, ${bay.lugsPerStud} lugs allowed on a stud`] }),
+    counted(count, run.parallel, bay.lugsPerStud, `${run.parallel} cables in parallel, ${bay.lugsPerStud} lugs allowed on a stud`),
     run.metal === 'Cu'
       ? rule(metal, 'holds', ['Copper'])
       : bay.aluminiumAllowed === null

@@ -86,6 +86,11 @@ export function rule(q: Question, verdict: Exclude<Verdict, 'unknown'>, working:
   return { ...q, value: null, limit: null, margin: null, verdict, working };
 }
 
+/** A count that must not pass a count: kept or broken, with no margin to speak of. */
+export function counted(q: Question, value: number, most: number, working: string): Check {
+  return { ...rule(q, value <= most ? 'holds' : 'stop', [working]), value, limit: most };
+}
+
 /** No answer yet: the missing inputs by the names the forms use. Never shown as holding. */
 export function unknown(q: Question, missing: readonly string[]): Check {
   return { ...q, value: null, limit: null, margin: null, verdict: 'unknown', working: [`Missing: ${missing.join(', ')}`] };

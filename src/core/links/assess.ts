@@ -1,6 +1,6 @@
 import type { InverterType } from '../equipment/inverterType';
 import type { Check, Question, Subject } from '../kernel/check';
-import { atMost, practice, published, rule, unknown } from '../kernel/check';
+import { atMost, counted, practice, published, rule, unknown } from '../kernel/check';
 import { fixed } from '../kernel/quantity';
 import { inverterTypesById } from '../site/edits';
 import type { SiteDesign } from '../site/siteDesign';
@@ -67,6 +67,6 @@ function loadChecks(design: SiteDesign, types: ReadonlyMap<string, InverterType>
     sum.missing.length
       ? unknown(loads, sum.missing)
       : atMost({ ...loads, value: sum.unitLoads, limit: UNIT_LOADS_MAX, working: [`Σ unit loads of ${devices} devices = ${fixed(sum.unitLoads, 3)} on ${UNIT_LOADS_MAX}`] }),
-    atMost({ ...count, value: devices, limit: DEVICES_MAX, working: [`${devices} devices, ${DEVICES_MAX} without a repeater`] }),
+    counted(count, devices, DEVICES_MAX, `${devices} devices, ${DEVICES_MAX} without a repeater`),
   ];
 }

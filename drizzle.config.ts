@@ -1,0 +1,2 @@
+import { defineConfig } from 'drizzle-kit';
+export default defineConfig({ dialect: 'postgresql', schema: './src/lib/server/db/schema.ts', out: './drizzle' });

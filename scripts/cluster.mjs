@@ -1,0 +1,112 @@
+// A PostgreSQL cluster of the project's own: loopback, its own port, its socket beside its data.
+import { execFileSync, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { chmodSync, chownSync, existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import path from 'node:path';
+
+const isRoot = process.getuid?.() === 0;
+
+/** Folder of the newest PostgreSQL programs, or null. */
+export function findPostgres() {
+  const root = '/usr/lib/postgresql';
+  const versions = existsSync(root) ? readdirSync(root).filter((v) => existsSync(path.join(root, v, 'bin/initdb'))) : [];
+  const newest = versions.sort((a, b) => Number(b) - Number(a))[0];
+  if (newest) return path.join(root, newest, 'bin');
+  const found = spawnSync('sh', ['-c', 'command -v initdb'], { encoding: 'utf8' }).stdout.trim();
+  return found ? path.dirname(found) : null;
+}
+
+/** PostgreSQL refuses to run as root: its programs run as `postgres` then. */
+function run(bin, program, args, options = {}) {
+  const file = path.join(bin, program);
+  const [command, all] = isRoot ? ['runuser', ['-u', 'postgres', '--', file, ...args]] : [file, args];
+  return execFileSync(command, all, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], cwd: '/', ...options });
+}
+
+function idOf(user, flag) {
+  return Number(execFileSync('id', [flag, user], { encoding: 'utf8' }).trim());
+}
+
+/** Where the data lies: the wanted folder, or one outside when `postgres` may not walk into the project. */
+function reachable(wanted) {
+  if (!isRoot) return wanted;
+  const parent = path.dirname(wanted);
+  mkdirSync(parent, { recursive: true });
+  if (spawnSync('runuser', ['-u', 'postgres', '--', 'test', '-x', parent], { cwd: '/' }).status === 0) return wanted;
+  const elsewhere = path.join('/var/tmp', `bolt-yard-${createHash('sha256').update(wanted).digest('hex').slice(0, 12)}`);
+  console.log(`The user postgres cannot enter ${parent}; its data lies in ${elsewhere} instead.`);
+  return elsewhere;
+}
+
+export async function freePort() {
+  return new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.once('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address();
+      probe.close(() => resolve(port));
+    });
+  });
+}
+
+/** A cluster by folder and port, with what can be done to it. */
+export function cluster(wantedFolder, port) {
+  const bin = findPostgres();
+  if (!bin) throw new Error('PostgreSQL is missing. Install it with: apt-get install postgresql');
+  const folder = reachable(path.resolve(wantedFolder));
+  const log = path.join(folder, 'server.log');
+  const user = isRoot ? 'postgres' : execFileSync('id', ['-un'], { encoding: 'utf8' }).trim();
+  const url = (database) => `postgres://${user}@127.0.0.1:${port}/${database}`;
+
+  function create() {
+    if (existsSync(path.join(folder, 'PG_VERSION'))) return;
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
+    if (isRoot) chownSync(folder, idOf('postgres', '-u'), idOf('postgres', '-g'));
+    else chmodSync(folder, 0o700);
+    run(bin, 'initdb', ['-D', folder, '--auth=trust', '--encoding=UTF8', '--locale=C.UTF-8', '--username', user]);
+  }
+
+  function isRunning() {
+    try {
+      run(bin, 'pg_ctl', ['-D', folder, 'status']);
+      return true;
+    } catch {
+      return false;
+    }
+  }
+
+  function start() {
+    create();
+    if (isRunning()) return false;
+    const options = `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories='${folder}' -c max_connections=50`;
+    try {
+      run(bin, 'pg_ctl', ['-D', folder, '-l', log, '-w', '-t', '60', '-o', options, 'start'], { stdio: 'ignore' });
+    } catch (cause) {
+      const tail = existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-8).join('\n') : '';
+      throw new Error(`PostgreSQL did not start on port ${port} in ${folder}.\n${tail}`, { cause });
+    }
+    return true;
+  }
+
+  function stop(mode = 'fast') {
+    if (existsSync(path.join(folder, 'PG_VERSION')) && isRunning()) run(bin, 'pg_ctl', ['-D', folder, '-m', mode, '-w', 'stop'], { stdio: 'ignore' });
+  }
+
+  const admin = (sql) => run(bin, 'psql', ['-h', '127.0.0.1', '-p', String(port), '-U', user, '-d', 'postgres', '-Atqc', sql]);
+  const exists = (database) => admin(`select 1 from pg_database where datname = '${database}'`).trim() === '1';
+
+  return {
+    folder,
+    port,
+    url,
+    start,
+    stop,
+    isRunning,
+    createDatabase: (database) => exists(database) || admin(`create database ${database}`),
+    dropDatabase: (database) => admin(`drop database if exists ${database} with (force)`),
+    /** Process id of the server, to end it the hard way in a test. */
+    pid: () => Number(readFileSync(path.join(folder, 'postmaster.pid'), 'utf8').split('\n')[0]),
+    remember: (file) => writeFileSync(file, folder),
+  };
+}

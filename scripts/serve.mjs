@@ -1,0 +1,71 @@
+// ./yard up, demo, stop
+import { execFileSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { ensureBuilt } from './build.mjs';
+import { cluster } from './cluster.mjs';
+import { startServer } from './server.mjs';
+
+const PORT = Number(process.env.YARD_PORT ?? 4173);
+const DATABASE_PORT = Number(process.env.YARD_DATABASE_PORT ?? 54173);
+const PID_FILE = '.yard/server.pid';
+
+function runningServer() {
+  if (!existsSync(PID_FILE)) return null;
+  const pid = Number(readFileSync(PID_FILE, 'utf8'));
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('serve.mjs') && pid !== process.pid ? pid : null;
+  } catch {
+    return null;
+  }
+}
+
+async function main(verb) {
+  mkdirSync('.yard', { recursive: true });
+  const pg = cluster('.yard/postgres', DATABASE_PORT);
+  const other = runningServer();
+  if (verb === 'stop') {
+    if (other) process.kill(other, 'SIGTERM');
+    else pg.stop();
+    console.log(other ? 'Stopping the server and its database.' : 'No server is running; the database is stopped.');
+    return;
+  }
+  if (other && verb === 'up') {
+    console.log(`Bolt Yard is running already on http://127.0.0.1:${PORT} (./yard stop ends it).`);
+    return;
+  }
+  if (other) {
+    process.kill(other, 'SIGTERM');
+    for (let i = 0; i < 100 && existsSync(PID_FILE); i++) execFileSync('sleep', ['0.1']);
+  }
+  ensureBuilt();
+  const startedDatabase = pg.start();
+  if (verb === 'demo') pg.dropDatabase('yard');
+  pg.createDatabase('yard');
+  writeFileSync(PID_FILE, String(process.pid));
+  const server = await startServer({ url: pg.url('yard'), port: PORT });
+  let ending = false;
+  const end = () => {
+    if (ending) return;
+    ending = true;
+    server.kill('SIGTERM');
+    const hard = setTimeout(() => server.kill('SIGKILL'), 5000);
+    const finish = () => {
+      clearTimeout(hard);
+      if (startedDatabase) pg.stop();
+      rmSync(PID_FILE, { force: true });
+      process.exit(0);
+    };
+    if (server.exitCode !== null) finish();
+    else server.once('exit', finish);
+  };
+  server.once('exit', end);
+  process.on('SIGINT', end);
+  process.on('SIGTERM', end);
+  console.log(`Bolt Yard: http://127.0.0.1:${PORT}\nIt answers this machine only: there are no accounts yet. Ctrl-C stops it.`);
+}
+
+main(process.argv[2]).catch((error) => {
+  rmSync(PID_FILE, { force: true });
+  console.error(`yard: ${error.message}`);
+  process.exit(1);
+});

@@ -1,0 +1,27 @@
+// A cluster for one test run: made before, removed after.
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { cluster, freePort } from './cluster.mjs';
+
+export async function testCluster() {
+  mkdirSync('.yard', { recursive: true });
+  const folder = mkdtempSync(path.resolve('.yard/test-'));
+  rmSync(folder, { recursive: true });
+  const pg = cluster(folder, await freePort());
+  pg.start();
+  pg.createDatabase('yard_test');
+  return {
+    ...pg,
+    remove() {
+      pg.stop('immediate');
+      rmSync(pg.folder, { recursive: true, force: true });
+    },
+  };
+}
+
+/** Vitest's global set-up: DATABASE_URL for every database test. */
+export default async function setup() {
+  const pg = await testCluster();
+  process.env.DATABASE_URL = pg.url('yard_test');
+  return () => pg.remove();
+}

@@ -1,0 +1,52 @@
+import { json } from '@sveltejs/kit';
+import type { z } from 'zod';
+
+/** One thing wrong with an input: where (RFC 6901 pointer) and what would be right. */
+export interface Flaw {
+  readonly pointer: string;
+  readonly detail: string;
+}
+
+/** Something that people or programs can put right, as RFC 9457 describes it. */
+export class Problem extends Error {
+  constructor(
+    readonly status: 400 | 404 | 409 | 413 | 415 | 422 | 503,
+    readonly title: string,
+    readonly detail: string,
+    readonly errors: readonly Flaw[] = [],
+  ) {
+    super(`${title}: ${detail}`);
+  }
+
+  response(): Response {
+    const { status, title, detail, errors } = this;
+    return json({ type: 'about:blank', title, status, detail, ...(errors.length ? { errors } : {}) }, { status, headers: { 'content-type': 'application/problem+json' } });
+  }
+}
+
+/** `["strings", 3, "place"]` → `/strings/3/place`. */
+export function pointerOf(path: readonly PropertyKey[]): string {
+  return path.map((part) => `/${String(part).replaceAll('~', '~0').replaceAll('/', '~1')}`).join('');
+}
+
+export function flawsOf(error: z.ZodError): Flaw[] {
+  return error.issues.map((issue) => ({ pointer: pointerOf(issue.path), detail: issue.message }));
+}
+
+/** Parses with a schema; what does not fit becomes a 422 with a pointer to each field. */
+export function parsed<T>(schema: z.ZodType<T>, input: unknown, what = 'The input'): T {
+  const result = schema.safeParse(input);
+  if (result.success) return result.data;
+  const errors = flawsOf(result.error);
+  throw new Problem(422, 'Not as expected', `${what} has ${errors.length} ${errors.length === 1 ? 'error' : 'errors'}. First: ${errors[0]?.pointer || '/'} ${errors[0]?.detail}`, errors);
+}
+
+/** Turns a core guard (RangeError naming its field) into a 422. Anything else goes on. */
+export function orProblem<T>(compute: () => T): T {
+  try {
+    return compute();
+  } catch (cause) {
+    if (!(cause instanceof RangeError)) throw cause;
+    throw new Problem(422, 'Out of range', cause.message, [{ pointer: `/${cause.message.split(' ')[0]}`, detail: cause.message }]);
+  }
+}

@@ -1,0 +1,12 @@
+import { sql } from 'drizzle-orm';
+import { db } from '../db/client';
+
+/** Whether the database answers within two seconds. */
+export async function databaseAnswers(): Promise<boolean> {
+  const late = new Promise<false>((resolve) => setTimeout(() => resolve(false), 2000).unref());
+  const answer = db()
+    .execute(sql`select 1`)
+    .then(() => true)
+    .catch(() => false);
+  return Promise.race([answer, late]);
+}

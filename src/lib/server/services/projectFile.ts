@@ -1,0 +1,85 @@
+import { eq } from 'drizzle-orm';
+import { v7 as uuidv7 } from 'uuid';
+import { PROJECT_FORMAT, PROJECT_VERSION, projectFileSchema } from '$lib/schemas/projectFile';
+import type { ProjectFile } from '$lib/schemas/projectFile';
+import { inOrder } from '$core/proving/record';
+import { db } from '../db/client';
+import { insertDesign } from '../db/designStore';
+import { release, site, siteRecord } from '../db/schema';
+import { Problem, parsed } from '../problem';
+import { loadDesign } from './designs';
+import { readLogbook } from './records';
+
+/** Largest project file taken, bytes: a site of 60 inverters with a full record is under a tenth of it. */
+export const PROJECT_MAX_BYTES = 20 * 1024 * 1024;
+
+export async function exportProject(siteId: string): Promise<ProjectFile> {
+  const { design, revision } = await loadDesign(siteId);
+  const { releases, records } = await readLogbook(siteId);
+  return {
+    format: PROJECT_FORMAT,
+    version: PROJECT_VERSION,
+    siteId,
+    revision,
+    exportedAt: new Date().toISOString(),
+    design,
+    releases: releases.map((r) => ({ letter: r.letter, revision: r.revision, releasedBy: r.releasedBy, releasedAt: r.releasedAt.toISOString(), design: r.design })),
+    records: [...records],
+  };
+}
+
+/** Reads the text of a project file; a broken, foreign or newer one is refused with the place of the error. */
+export function readProject(text: string): ProjectFile {
+  let content: unknown;
+  try {
+    content = JSON.parse(text);
+  } catch (cause) {
+    throw new Problem(422, 'No JSON', `The file is not readable as JSON: ${placeOf(text, cause)}.`);
+  }
+  const head = (content ?? {}) as { format?: unknown; version?: unknown };
+  if (head.format !== PROJECT_FORMAT) {
+    throw new Problem(422, 'Foreign file', `This is no Bolt Yard project: /format must be "${PROJECT_FORMAT}" (got ${JSON.stringify(head.format) ?? 'nothing'}).`, [{ pointer: '/format', detail: `must be "${PROJECT_FORMAT}"` }]);
+  }
+  if (typeof head.version === 'number' && head.version > PROJECT_VERSION) {
+    throw new Problem(422, 'Newer file', `The file has version ${head.version}; this Bolt Yard reads up to ${PROJECT_VERSION}. Update it first; nothing was read.`, [{ pointer: '/version', detail: `at most ${PROJECT_VERSION}` }]);
+  }
+  return parsed(projectFileSchema, content, 'The project file');
+}
+
+function placeOf(text: string, cause: unknown): string {
+  const message = cause instanceof Error ? cause.message : String(cause);
+  const position = Number(/position (\d+)/.exec(message)?.[1] ?? text.length);
+  const before = text.slice(0, position).split('\n');
+  return `line ${before.length}, column ${(before.at(-1)?.length ?? 0) + 1}`;
+}
+
+/** Writes a project as a site of its own, whole or not at all. A site that is here already stays as it is: the file becomes a second one. */
+export async function importProject(file: ProjectFile): Promise<string> {
+  return db().transaction(async (tx) => {
+    const [known] = await tx.select({ id: site.id }).from(site).where(eq(site.id, file.siteId));
+    const siteId = known ? uuidv7() : file.siteId;
+    await insertDesign(tx, siteId, file.design, file.revision);
+    if (file.releases.length) {
+      await tx.insert(release).values(file.releases.map((r) => ({ siteId, letter: r.letter, revision: r.revision, design: r.design, releasedBy: r.releasedBy, releasedAt: new Date(r.releasedAt) })));
+    }
+    for (const r of correctedFirst(file.records)) {
+      await tx.insert(siteRecord).values({ siteId, id: r.id, kind: r.kind, scope: r.subject.scope, subjectId: r.subject.id, release: r.release, doneAt: new Date(r.doneAt), corrects: r.corrects, body: r });
+    }
+    return siteId;
+  });
+}
+
+/** An entry after the one it corrects, whatever their clocks said. */
+function correctedFirst(records: ProjectFile['records']): ProjectFile['records'] {
+  const placed = new Set<string>();
+  const out: ProjectFile['records'] = [];
+  let waiting = inOrder(records);
+  while (waiting.length) {
+    const ready = waiting.filter((r) => r.corrects === null || placed.has(r.corrects));
+    if (ready.length === 0) throw new Problem(422, 'Circular corrections', 'Entries of the file correct each other in a circle.', [{ pointer: '/records', detail: 'corrections run in a circle' }]);
+    ready.forEach((r) => placed.add(r.id));
+    out.push(...ready);
+    waiting = waiting.filter((r) => !placed.has(r.id));
+  }
+  return out;
+}
