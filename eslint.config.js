@@ -5,7 +5,7 @@ import svelteConfig from './svelte.config.js';
 const impure = ['fetch', 'process', 'window', 'document', 'setTimeout', 'setInterval', 'crypto', 'performance'];
 
 export default ts.config(
-  { ignores: ['.svelte-kit/', 'build/', '.yard/', 'node_modules/', 'test-results/', 'playwright-report/', '*.cjs'] },
+  { ignores: ['.svelte-kit/', 'build/', '.yard/', 'node_modules/', 'test-results/', 'playwright-report/', '**/*.cjs'] },
   ...ts.configs.recommended,
   ...svelte.configs.recommended,
   {

@@ -5,7 +5,17 @@ import { USUAL_ORDER } from '../src/core/proving/energise';
 import type { SiteRecord } from '../src/core/proving/record';
 import { recordSchema } from '../src/core/proving/record';
 import { expectedReading } from '../src/core/proving/stringCauses';
-import { inverterTypesById, modulesById, withChainNumbered, withInverter, withInverterType, withModuleType, withPlane, withRun, withStrings } from '../src/core/site/edits';
+import {
+  inverterTypesById,
+  modulesById,
+  withChainNumbered,
+  withInverter,
+  withInverterType,
+  withModuleType,
+  withPlane,
+  withRun,
+  withStrings,
+} from '../src/core/site/edits';
 import type { SiteDesign } from '../src/core/site/siteDesign';
 import { emptyDesign } from '../src/core/site/siteDesign';
 import { layoutStrings } from '../src/core/strings/layout';
@@ -16,44 +26,213 @@ import { layoutStrings } from '../src/core/strings/layout';
  */
 
 const module = (id: string, name: string, over: Partial<ModuleType>): ModuleType => ({
-  id, name, pmaxW: 575, uocV: 51.62, iscA: 14.21, umpV: 42.8, impA: 13.44, alphaIscPerK: 0.00046, betaUocPerK: -0.00251, gammaPmaxPerK: -0.00298,
-  nmotC: 43, cellsInSeries: 72, bypassDiodes: 3, systemMaxV: 1500, fuseMaxA: 25, bifaciality: 0.8, ...over,
+  id,
+  name,
+  pmaxW: 575,
+  uocV: 51.62,
+  iscA: 14.21,
+  umpV: 42.8,
+  impA: 13.44,
+  alphaIscPerK: 0.00046,
+  betaUocPerK: -0.00251,
+  gammaPmaxPerK: -0.00298,
+  nmotC: 43,
+  cellsInSeries: 72,
+  bypassDiodes: 3,
+  systemMaxV: 1500,
+  fuseMaxA: 25,
+  bifaciality: 0.8,
+  ...over,
 });
 
 const MODULES: ModuleType[] = [
   module('larkglass-575', 'Larkglass 575 twin', {}),
-  module('larkglass-430', 'Larkglass 430 plain', { pmaxW: 430, uocV: 38.72, iscA: 13.94, umpV: 32.2, impA: 13.36, alphaIscPerK: 0.00045, betaUocPerK: -0.0026, gammaPmaxPerK: -0.003, nmotC: 44, cellsInSeries: 54, bifaciality: 0 }),
-  module('fjordpane-610', 'Fjordpane 610 twin', { pmaxW: 610, uocV: 48.6, iscA: 15.9, umpV: 40.5, impA: 15.07, alphaIscPerK: 0.00045, betaUocPerK: -0.0025, gammaPmaxPerK: -0.0029, nmotC: 43, cellsInSeries: 66, fuseMaxA: 30 }),
+  module('larkglass-430', 'Larkglass 430 plain', {
+    pmaxW: 430,
+    uocV: 38.72,
+    iscA: 13.94,
+    umpV: 32.2,
+    impA: 13.36,
+    alphaIscPerK: 0.00045,
+    betaUocPerK: -0.0026,
+    gammaPmaxPerK: -0.003,
+    nmotC: 44,
+    cellsInSeries: 54,
+    bifaciality: 0,
+  }),
+  module('fjordpane-610', 'Fjordpane 610 twin', {
+    pmaxW: 610,
+    uocV: 48.6,
+    iscA: 15.9,
+    umpV: 40.5,
+    impA: 15.07,
+    alphaIscPerK: 0.00045,
+    betaUocPerK: -0.0025,
+    gammaPmaxPerK: -0.0029,
+    nmotC: 43,
+    cellsInSeries: 66,
+    fuseMaxA: 30,
+  }),
 ];
 
 const BAY_100: InverterType['bay'] = {
-  studM: 10, studSpacingMm: 45, palmMaxWidthMm: 33, palmMaxThicknessMm: 7, sectionMaxMm2: 185, lugsPerStud: 1, aluminiumAllowed: true,
-  glandClampMinMm: 35, glandClampMaxMm: 60, glandSealSplitMm: 47, torqueMinNm: 20, torqueMaxNm: 30,
+  studM: 10,
+  studSpacingMm: 45,
+  palmMaxWidthMm: 33,
+  palmMaxThicknessMm: 7,
+  sectionMaxMm2: 185,
+  lugsPerStud: 1,
+  aluminiumAllowed: true,
+  glandClampMinMm: 35,
+  glandClampMaxMm: 60,
+  glandSealSplitMm: 47,
+  torqueMinNm: 20,
+  torqueMaxNm: 30,
 };
 const inverter = (id: string, name: string, over: Partial<InverterType>): InverterType => ({
-  id, name, ratedW: 100_000, maxApparentVa: 110_000, nominalLineV: 400, outputMaxA: 160, wiring: '5-wire', breakerMaxA: 250, dcMaxV: 1100, mpptMinV: 200,
-  mpptMaxV: 1000, fullPowerMinV: 540, fullPowerMaxV: 850, startV: 250, dcMaxW: 150_000, trackers: 10, inputsPerTracker: 2, trackerOperatingMaxA: 32,
-  trackerShortCircuitMaxA: 44, shortCircuitLimitIsStc: false, connectorMaxA: 30, massKg: 84, dischargeWaitS: 300, busUnitLoads: 0.125, bay: BAY_100, ...over,
+  id,
+  name,
+  ratedW: 100_000,
+  maxApparentVa: 110_000,
+  nominalLineV: 400,
+  outputMaxA: 160,
+  wiring: '5-wire',
+  breakerMaxA: 250,
+  dcMaxV: 1100,
+  mpptMinV: 200,
+  mpptMaxV: 1000,
+  fullPowerMinV: 540,
+  fullPowerMaxV: 850,
+  startV: 250,
+  dcMaxW: 150_000,
+  trackers: 10,
+  inputsPerTracker: 2,
+  trackerOperatingMaxA: 32,
+  trackerShortCircuitMaxA: 44,
+  shortCircuitLimitIsStc: false,
+  connectorMaxA: 30,
+  massKg: 84,
+  dischargeWaitS: 300,
+  busUnitLoads: 0.125,
+  bay: BAY_100,
+  ...over,
 });
 
 const INVERTERS: InverterType[] = [
   inverter('ostwick-30', 'Ostwick 30', {
-    ratedW: 25_000, maxApparentVa: 27_500, outputMaxA: 40.1, breakerMaxA: 63, dcMaxW: 40_000, trackers: 4, massKg: 34, startV: 200, mpptMinV: 160,
-    bay: { ...BAY_100, studM: 6, studSpacingMm: 22, palmMaxWidthMm: 14, palmMaxThicknessMm: 4, sectionMaxMm2: 16, aluminiumAllowed: false, glandClampMinMm: 18, glandClampMaxMm: 28, glandSealSplitMm: 22, torqueMinNm: 4, torqueMaxNm: 5 },
+    ratedW: 25_000,
+    maxApparentVa: 27_500,
+    outputMaxA: 40.1,
+    breakerMaxA: 63,
+    dcMaxW: 40_000,
+    trackers: 4,
+    massKg: 34,
+    startV: 200,
+    mpptMinV: 160,
+    bay: {
+      ...BAY_100,
+      studM: 6,
+      studSpacingMm: 22,
+      palmMaxWidthMm: 14,
+      palmMaxThicknessMm: 4,
+      sectionMaxMm2: 16,
+      aluminiumAllowed: false,
+      glandClampMinMm: 18,
+      glandClampMaxMm: 28,
+      glandSealSplitMm: 22,
+      torqueMinNm: 4,
+      torqueMaxNm: 5,
+    },
   }),
   inverter('ostwick-60', 'Ostwick 60', {
-    ratedW: 50_000, maxApparentVa: 55_000, outputMaxA: 83.6, breakerMaxA: 125, dcMaxW: 80_000, trackers: 6, massKg: 62,
-    bay: { ...BAY_100, studM: 8, studSpacingMm: 32, palmMaxWidthMm: 24, palmMaxThicknessMm: 6, sectionMaxMm2: 70, glandClampMinMm: 28, glandClampMaxMm: 45, glandSealSplitMm: 38, torqueMinNm: 10, torqueMaxNm: 14 },
+    ratedW: 50_000,
+    maxApparentVa: 55_000,
+    outputMaxA: 83.6,
+    breakerMaxA: 125,
+    dcMaxW: 80_000,
+    trackers: 6,
+    massKg: 62,
+    bay: {
+      ...BAY_100,
+      studM: 8,
+      studSpacingMm: 32,
+      palmMaxWidthMm: 24,
+      palmMaxThicknessMm: 6,
+      sectionMaxMm2: 70,
+      glandClampMinMm: 28,
+      glandClampMaxMm: 45,
+      glandSealSplitMm: 38,
+      torqueMinNm: 10,
+      torqueMaxNm: 14,
+    },
   }),
   inverter('ostwick-110', 'Ostwick 110', {}),
-  inverter('ostwick-125', 'Ostwick 125', { ratedW: 125_000, maxApparentVa: 137_500, outputMaxA: 199.5, dcMaxW: 187_500, trackers: 12, massKg: 92, bay: { ...BAY_100, palmMaxWidthMm: 38 } }),
+  inverter('ostwick-125', 'Ostwick 125', {
+    ratedW: 125_000,
+    maxApparentVa: 137_500,
+    outputMaxA: 199.5,
+    dcMaxW: 187_500,
+    trackers: 12,
+    massKg: 92,
+    bay: { ...BAY_100, palmMaxWidthMm: 38 },
+  }),
   inverter('ostwick-185', 'Ostwick 185 (690 V)', {
-    ratedW: 165_000, maxApparentVa: 165_000, nominalLineV: 690, outputMaxA: 144.3, wiring: '3-wire plus PE', breakerMaxA: 250, dcMaxV: 1500, mpptMinV: 500, mpptMaxV: 1450, fullPowerMinV: 860,
-    fullPowerMaxV: 1250, startV: 550, dcMaxW: 250_000, trackers: 9, massKg: 98, bay: { ...BAY_100, studM: 12, studSpacingMm: 60, palmMaxWidthMm: 42, sectionMaxMm2: 240, glandClampMaxMm: 66, torqueMinNm: 35, torqueMaxNm: 45 },
+    ratedW: 165_000,
+    maxApparentVa: 165_000,
+    nominalLineV: 690,
+    outputMaxA: 144.3,
+    wiring: '3-wire plus PE',
+    breakerMaxA: 250,
+    dcMaxV: 1500,
+    mpptMinV: 500,
+    mpptMaxV: 1450,
+    fullPowerMinV: 860,
+    fullPowerMaxV: 1250,
+    startV: 550,
+    dcMaxW: 250_000,
+    trackers: 9,
+    massKg: 98,
+    bay: {
+      ...BAY_100,
+      studM: 12,
+      studSpacingMm: 60,
+      palmMaxWidthMm: 42,
+      sectionMaxMm2: 240,
+      glandClampMaxMm: 66,
+      torqueMinNm: 35,
+      torqueMaxNm: 45,
+    },
   }),
   inverter('ostwick-255', 'Ostwick 255 (800 V)', {
-    ratedW: 250_000, maxApparentVa: 255_000, nominalLineV: 800, outputMaxA: 193, wiring: '3-wire plus PE', breakerMaxA: 315, dcMaxV: 1500, mpptMinV: 500, mpptMaxV: 1500, fullPowerMinV: 860, fullPowerMaxV: 1300,
-    startV: 550, dcMaxW: 375_000, trackers: 12, trackerOperatingMaxA: 32, trackerShortCircuitMaxA: 50, massKg: 118, dischargeWaitS: 900, bay: { ...BAY_100, studM: 12, studSpacingMm: 62, palmMaxWidthMm: 50, palmMaxThicknessMm: 9, sectionMaxMm2: 300, glandClampMaxMm: 70, torqueMinNm: null, torqueMaxNm: null },
+    ratedW: 250_000,
+    maxApparentVa: 255_000,
+    nominalLineV: 800,
+    outputMaxA: 193,
+    wiring: '3-wire plus PE',
+    breakerMaxA: 315,
+    dcMaxV: 1500,
+    mpptMinV: 500,
+    mpptMaxV: 1500,
+    fullPowerMinV: 860,
+    fullPowerMaxV: 1300,
+    startV: 550,
+    dcMaxW: 375_000,
+    trackers: 12,
+    trackerOperatingMaxA: 32,
+    trackerShortCircuitMaxA: 50,
+    massKg: 118,
+    dischargeWaitS: 900,
+    bay: {
+      ...BAY_100,
+      studM: 12,
+      studSpacingMm: 62,
+      palmMaxWidthMm: 50,
+      palmMaxThicknessMm: 9,
+      sectionMaxMm2: 300,
+      glandClampMaxMm: 70,
+      torqueMinNm: null,
+      torqueMaxNm: null,
+    },
   }),
 ];
 
@@ -68,36 +247,116 @@ function iceRink(): SiteDesign {
   d = {
     ...d,
     survey: {
-      ...d.survey, place: 'Skridvej 4, Tarnholm', latitudeDeg: 57.31, longitudeDeg: 10.22, altitudeM: 24, coldestC: -16, hottestC: 33, dcLegalMaxV: 1500, lineV: 400, frequencyHz: 50,
-      service: 'earthed wye with neutral (TN-S, TN-C-S)', transformerKva: 1250, transformerImpedancePercent: 6, boardHighestV: 411, gridCode: 'EN 50549-1 first start',
-      rcdFitted: false, stopFitted: true, contactsFitted: false,
+      ...d.survey,
+      place: 'Skridvej 4, Tarnholm',
+      latitudeDeg: 57.31,
+      longitudeDeg: 10.22,
+      altitudeM: 24,
+      coldestC: -16,
+      hottestC: 33,
+      dcLegalMaxV: 1500,
+      lineV: 400,
+      frequencyHz: 50,
+      service: 'earthed wye with neutral (TN-S, TN-C-S)',
+      transformerKva: 1250,
+      transformerImpedancePercent: 6,
+      boardHighestV: 411,
+      gridCode: 'EN 50549-1 first start',
+      rcdFitted: false,
+      stopFitted: true,
+      contactsFitted: false,
     },
-    board: { label: 'PV board PVB-1', position: { xM: 0, yM: 0, zM: 1.4 }, busbarA: 1600, mainBreakerA: 1600, mainAmbientC: 35 },
+    board: {
+      label: 'PV board PVB-1',
+      position: { xM: 0, yM: 0, zM: 1.4 },
+      busbarA: 1600,
+      mainBreakerA: 1600,
+      mainAmbientC: 35,
+    },
   };
-  d = withInverterType(withInverterType(withModuleType(d, pick(MODULES, 'larkglass-575')), pick(INVERTERS, 'ostwick-110')), pick(INVERTERS, 'ostwick-125'));
+  d = withInverterType(
+    withInverterType(withModuleType(d, pick(MODULES, 'larkglass-575')), pick(INVERTERS, 'ostwick-110')),
+    pick(INVERTERS, 'ostwick-125'),
+  );
   const planes = [
-    { id: 'hall-south', label: 'Hall south', tiltDeg: 10, azimuthDeg: 176, moduleCount: 816, position: { xM: 20, yM: 30, zM: 11 } },
-    { id: 'hall-north', label: 'Hall north', tiltDeg: 10, azimuthDeg: 356, moduleCount: 612, position: { xM: 20, yM: 52, zM: 11 } },
-    { id: 'changing-rooms', label: 'Changing rooms west', tiltDeg: 15, azimuthDeg: 266, moduleCount: 304, position: { xM: 58, yM: 40, zM: 5 } },
+    {
+      id: 'hall-south',
+      label: 'Hall south',
+      tiltDeg: 10,
+      azimuthDeg: 176,
+      moduleCount: 816,
+      position: { xM: 20, yM: 30, zM: 11 },
+    },
+    {
+      id: 'hall-north',
+      label: 'Hall north',
+      tiltDeg: 10,
+      azimuthDeg: 356,
+      moduleCount: 612,
+      position: { xM: 20, yM: 52, zM: 11 },
+    },
+    {
+      id: 'changing-rooms',
+      label: 'Changing rooms west',
+      tiltDeg: 15,
+      azimuthDeg: 266,
+      moduleCount: 304,
+      position: { xM: 58, yM: 40, zM: 5 },
+    },
   ];
   for (const p of planes) d = withPlane(d, { ...p, moduleTypeId: 'larkglass-575', mounting: 'pitched_gap' });
   for (let n = 1; n <= 8; n++) {
-    d = withInverter(d, { id: `inv-${n}`, tag: `INV-0${n}`, typeId: n > 6 ? 'ostwick-125' : 'ostwick-110', position: { xM: 6 + 4.5 * n, yM: 0.4, zM: 1.3 } });
+    d = withInverter(d, {
+      id: `inv-${n}`,
+      tag: `INV-0${n}`,
+      typeId: n > 6 ? 'ostwick-125' : 'ostwick-110',
+      position: { xM: 6 + 4.5 * n, yM: 0.4, zM: 1.3 },
+    });
   }
   d = withStrings(d, layoutStrings(d).strings);
   for (const unit of d.inverters) {
     const blank = d.runs.find((r) => r.inverterId === unit.id);
     if (!blank) continue;
     const wanted = {
-      ...blank, metal: 'Cu' as const, cores: '5-core' as const, method: 'E' as const, arrangement: 'single layer, ladder or cleats' as const, otherCircuits: 7, lengthM: Math.round((unit.position?.xM ?? 0) * 1.25 + 6),
-      ambientC: 35, breakerAmbientC: 35, breakerGroupFactor: 1,
+      ...blank,
+      metal: 'Cu' as const,
+      cores: '5-core' as const,
+      method: 'E' as const,
+      arrangement: 'single layer, ladder or cleats' as const,
+      otherCircuits: 7,
+      lengthM: Math.round((unit.position?.xM ?? 0) * 1.25 + 6),
+      ambientC: 35,
+      breakerAmbientC: 35,
+      breakerGroupFactor: 1,
     };
     const s = suggestRun(wanted, unit, pick(INVERTERS, unit.typeId), d.survey);
     // INV-08's tray was re-routed after the section was chosen: a rise that is tight, as it happens.
     d = withRun(d, 'run' in s ? { ...s.run, lengthM: unit.id === 'inv-8' ? 78 : s.run.lengthM } : wanted);
   }
-  const logger = { id: 'logger', kind: 'logger' as const, label: 'Logger LOG-1', inverterId: null, address: null, terminated: true, unitLoads: 1, position: { xM: 2, yM: 0.4, zM: 1.6 }, entryM: 1, hopM: null };
-  const meter = { id: 'meter', kind: 'meter' as const, label: 'Meter MTR-1', inverterId: null, address: null, terminated: false, unitLoads: 0.25, position: { xM: 46, yM: 0.4, zM: 1.6 }, entryM: 1, hopM: null };
+  const logger = {
+    id: 'logger',
+    kind: 'logger' as const,
+    label: 'Logger LOG-1',
+    inverterId: null,
+    address: null,
+    terminated: true,
+    unitLoads: 1,
+    position: { xM: 2, yM: 0.4, zM: 1.6 },
+    entryM: 1,
+    hopM: null,
+  };
+  const meter = {
+    id: 'meter',
+    kind: 'meter' as const,
+    label: 'Meter MTR-1',
+    inverterId: null,
+    address: null,
+    terminated: false,
+    unitLoads: 0.25,
+    position: { xM: 46, yM: 0.4, zM: 1.6 },
+    entryM: 1,
+    hopM: null,
+  };
   return withChainNumbered({ ...d, chain: { bitRate: 9600, devices: [logger, ...d.chain.devices, meter] } });
 }
 
@@ -105,12 +364,48 @@ function fishHall(): SiteDesign {
   let d = emptyDesign('Brekkesund fish hall');
   d = {
     ...d,
-    survey: { ...d.survey, place: 'Kaia 11, Brekkesund', latitudeDeg: 62.47, longitudeDeg: 6.15, altitudeM: 3, coldestC: -14, hottestC: 28, dcLegalMaxV: 1500, lineV: 400, frequencyHz: 50, service: 'earthed wye, neutral not brought out' },
+    survey: {
+      ...d.survey,
+      place: 'Kaia 11, Brekkesund',
+      latitudeDeg: 62.47,
+      longitudeDeg: 6.15,
+      altitudeM: 3,
+      coldestC: -14,
+      hottestC: 28,
+      dcLegalMaxV: 1500,
+      lineV: 400,
+      frequencyHz: 50,
+      service: 'earthed wye, neutral not brought out',
+    },
   };
   d = withInverterType(withModuleType(d, pick(MODULES, 'larkglass-430')), pick(INVERTERS, 'ostwick-60'));
-  d = withPlane(d, { id: 'quay-east', label: 'Quay side east', tiltDeg: 12, azimuthDeg: 97, moduleTypeId: 'larkglass-430', moduleCount: 331, mounting: 'pitched_gap', position: { xM: 10, yM: 14, zM: 8 } });
-  d = withPlane(d, { id: 'quay-west', label: 'Yard side west', tiltDeg: 12, azimuthDeg: 277, moduleTypeId: 'larkglass-430', moduleCount: 286, mounting: 'pitched_gap', position: null });
-  for (let n = 1; n <= 4; n++) d = withInverter(d, { id: `inv-${n}`, tag: `INV-0${n}`, typeId: 'ostwick-60', position: n < 3 ? { xM: 3 * n, yM: 1, zM: 1.2 } : null });
+  d = withPlane(d, {
+    id: 'quay-east',
+    label: 'Quay side east',
+    tiltDeg: 12,
+    azimuthDeg: 97,
+    moduleTypeId: 'larkglass-430',
+    moduleCount: 331,
+    mounting: 'pitched_gap',
+    position: { xM: 10, yM: 14, zM: 8 },
+  });
+  d = withPlane(d, {
+    id: 'quay-west',
+    label: 'Yard side west',
+    tiltDeg: 12,
+    azimuthDeg: 277,
+    moduleTypeId: 'larkglass-430',
+    moduleCount: 286,
+    mounting: 'pitched_gap',
+    position: null,
+  });
+  for (let n = 1; n <= 4; n++)
+    d = withInverter(d, {
+      id: `inv-${n}`,
+      tag: `INV-0${n}`,
+      typeId: 'ostwick-60',
+      position: n < 3 ? { xM: 3 * n, yM: 1, zM: 1.2 } : null,
+    });
   return withStrings(d, layoutStrings(d).strings);
 }
 
@@ -137,14 +432,38 @@ function rinkRecord(d: SiteDesign): SiteRecord[] {
   let minute = 0;
   let serial = 0;
   const at = () => new Date(Date.parse('2026-05-04T07:00:00+02:00') + 60_000 * minute).toISOString();
-  const add = (kind: SiteRecord['kind'], subject: SiteRecord['subject'], values: object, who: keyof typeof CREW, instrument: typeof METER | null = null, over: object = {}, step = 1) => {
+  const add = (
+    kind: SiteRecord['kind'],
+    subject: SiteRecord['subject'],
+    values: object,
+    who: keyof typeof CREW,
+    instrument: typeof METER | null = null,
+    over: object = {},
+    step = 1,
+  ) => {
     minute += step;
     serial += 1;
     const id = `01969a00-0000-7000-8000-${serial.toString(16).padStart(12, '0')}`;
-    records.push(recordSchema.parse({ id, kind, subject, doneAt: at(), by: CREW[who], role: who, instrument, release: 'A', corrects: null, reason: null, values, ...over }));
+    records.push(
+      recordSchema.parse({
+        id,
+        kind,
+        subject,
+        doneAt: at(),
+        by: CREW[who],
+        role: who,
+        instrument,
+        release: 'A',
+        corrects: null,
+        reason: null,
+        values,
+        ...over,
+      }),
+    );
     return id;
   };
-  const gate = (id: string, subject: SiteRecord['subject'], evidence: string, who: keyof typeof CREW = 'electrician') => add('gate', subject, { gate: id, result: 'pass', evidence }, who);
+  const gate = (id: string, subject: SiteRecord['subject'], evidence: string, who: keyof typeof CREW = 'electrician') =>
+    add('gate', subject, { gate: id, result: 'pass', evidence }, who);
   const site = { scope: 'site', id: 'site' } as const;
   gate('S-DOC', site, 'single-line rev A, data sheets, grid code letter, instrument list', 'lead');
   gate('S-SAFE', site, 'isolation points named and photographed; dry, 14 °C, 3 m/s');
@@ -156,13 +475,35 @@ function rinkRecord(d: SiteDesign): SiteRecord[] {
   const types = inverterTypesById(d);
   for (const unit of d.inverters) {
     const self = { scope: 'inverter', id: unit.id } as const;
-    gate('I-MOUNT', self, `serial ${unit.tag}-26${Math.floor(1000 + 9000 * random())}; both safety screws; clearances 500 mm`, 'lead');
+    gate(
+      'I-MOUNT',
+      self,
+      `serial ${unit.tag}-26${Math.floor(1000 + 9000 * random())}; both safety screws; clearances 500 mm`,
+      'lead',
+    );
     gate('I-PE', self, `chassis stud 0.0${Math.floor(4 + 4 * random())} Ω, PE bar 0.05 Ω`);
-    add('insulation', self, { testV: 500, megohm: Math.round(120 + 300 * random()), seconds: 60 }, 'electrician', MEGGER);
+    add(
+      'insulation',
+      self,
+      { testV: 500, megohm: Math.round(120 + 300 * random()), seconds: 60 },
+      'electrician',
+      MEGGER,
+    );
     add('torque', self, { appliedNm: 25, joints: 5, witnessMarks: true }, 'electrician', WRENCH);
     const v = () => Math.round(10 * (402 + 3 * random())) / 10;
-    add('ac-voltages', self, { l12V: v(), l23V: v(), l31V: v(), l1V: 232.4, l2V: 232.1, l3V: 232.6, frequencyHz: 50.01, rotation: 'L1-L2-L3' }, 'electrician', METER);
-    gate('I-ADDR', self, `address ${d.chain.devices.find((c) => c.inverterId === unit.id)?.address} set and read back`, 'helper');
+    add(
+      'ac-voltages',
+      self,
+      { l12V: v(), l23V: v(), l31V: v(), l1V: 232.4, l2V: 232.1, l3V: 232.6, frequencyHz: 50.01, rotation: 'L1-L2-L3' },
+      'electrician',
+      METER,
+    );
+    gate(
+      'I-ADDR',
+      self,
+      `address ${d.chain.devices.find((c) => c.inverterId === unit.id)?.address} set and read back`,
+      'helper',
+    );
     const strings = d.strings.filter((s) => s.place?.inverterId === unit.id);
     const cellC = 38 + 4 * random();
     const irradianceWm2 = Math.round(640 + 120 * random());
@@ -171,14 +512,43 @@ function rinkRecord(d: SiteDesign): SiteRecord[] {
       const m = modules.get(d.planes.find((p) => p.id === s.planeId)?.moduleTypeId ?? '');
       if (!m) return;
       const expectedV = expectedReading(m, { modules: s.modules, cellC, irradianceWm2 }).stringV;
-      const read = (share: number) => ({ voltageV: Math.round(10 * expectedV * share) / 10, cellC: Math.round(10 * cellC) / 10, irradianceWm2, currentA: null });
+      const read = (share: number) => ({
+        voltageV: Math.round(10 * expectedV * share) / 10,
+        cellC: Math.round(10 * cellC) / 10,
+        irradianceWm2,
+        currentA: null,
+      });
       const short = 0.2;
-      add('gate', subject, { gate: 'D-ID', result: 'pass', evidence: `tag at both ends, ${s.modules} modules` }, 'helper', null, {}, short);
+      add(
+        'gate',
+        subject,
+        { gate: 'D-ID', result: 'pass', evidence: `tag at both ends, ${s.modules} modules` },
+        'helper',
+        null,
+        {},
+        short,
+      );
       if (unit.id === 'inv-4' && i === 2) {
         const wrong = add('string-test', subject, read((s.modules - 1) / s.modules), 'electrician', METER, {}, short);
-        add('string-test', subject, read(0.997), 'electrician', METER, { corrects: wrong, reason: 'one module was bridged with a lead; plugged in and measured again' }, short);
+        add(
+          'string-test',
+          subject,
+          read(0.997),
+          'electrician',
+          METER,
+          { corrects: wrong, reason: 'one module was bridged with a lead; plugged in and measured again' },
+          short,
+        );
       } else add('string-test', subject, read(0.994 + 0.006 * random()), 'electrician', METER, {}, short);
-      add('insulation', subject, { testV: 1500, megohm: Math.round(10 * (18 + 40 * random())) / 10, seconds: 60 }, 'electrician', MEGGER, {}, short);
+      add(
+        'insulation',
+        subject,
+        { testV: 1500, megohm: Math.round(10 * (18 + 40 * random())) / 10, seconds: 60 },
+        'electrician',
+        MEGGER,
+        {},
+        short,
+      );
     });
     gate('I-DCLAND', self, `${strings.length} inputs clicked and pulled; unused inputs capped`);
     gate('I-COVER', self, 'cover screws in order at 3.5 N·m, glands tight, drip loop');
@@ -188,19 +558,69 @@ function rinkRecord(d: SiteDesign): SiteRecord[] {
     const type = types.get(unit.typeId);
     for (const { state } of USUAL_ORDER) {
       if (state === 'SETTLED') continue;
-      const reading = { LOCKED_OFF: null, AC_CLOSED: 403.2, BAT_CLOSED: null, DC_CLOSED: 812, SELF_CHECK: null, GRID_WAIT: 404, RAMP: 9.4, ON_GRID: Math.round((type?.ratedW ?? 0) / 1600), SETTLED: null }[state];
-      add('energise', self, { state, reading, seen: { LOCKED_OFF: 'all switches off, locks removed', AC_CLOSED: 'display awake', BAT_CLOSED: '', DC_CLOSED: 'each input shows its voltage', SELF_CHECK: 'relay clicked, no code', GRID_WAIT: 'slow blink, no restart', RAMP: 'steady light', ON_GRID: 'meter step fits', SETTLED: '' }[state] }, 'electrician', null, {}, state === 'ON_GRID' ? 6 : 2);
+      const reading = {
+        LOCKED_OFF: null,
+        AC_CLOSED: 403.2,
+        BAT_CLOSED: null,
+        DC_CLOSED: 812,
+        SELF_CHECK: null,
+        GRID_WAIT: 404,
+        RAMP: 9.4,
+        ON_GRID: Math.round((type?.ratedW ?? 0) / 1600),
+        SETTLED: null,
+      }[state];
+      add(
+        'energise',
+        self,
+        {
+          state,
+          reading,
+          seen: {
+            LOCKED_OFF: 'all switches off, locks removed',
+            AC_CLOSED: 'display awake',
+            BAT_CLOSED: '',
+            DC_CLOSED: 'each input shows its voltage',
+            SELF_CHECK: 'relay clicked, no code',
+            GRID_WAIT: 'slow blink, no restart',
+            RAMP: 'steady light',
+            ON_GRID: 'meter step fits',
+            SETTLED: '',
+          }[state],
+        },
+        'electrician',
+        null,
+        {},
+        state === 'ON_GRID' ? 6 : 2,
+      );
     }
     add('signature', self, { statement: 'Switched on in the usual order and left feeding.' }, 'electrician');
   }
-  add('open-point', site, { text: 'Label of the roof isolator at Hall north is missing', severity: 'work', owner: CREW.helper, due: '2026-06-01', closed: false }, 'lead');
+  add(
+    'open-point',
+    site,
+    {
+      text: 'Label of the roof isolator at Hall north is missing',
+      severity: 'work',
+      owner: CREW.helper,
+      due: '2026-06-01',
+      closed: false,
+    },
+    'lead',
+  );
   return records;
 }
 
 const exportedAt = '2026-05-05T12:00:00.000Z';
 const file = (siteId: string, design: SiteDesign, records: SiteRecord[] = []) => ({
-  format: 'bolt-yard-project', version: 1, siteId, revision: 1, exportedAt, design,
-  releases: records.length ? [{ letter: 'A', revision: 1, releasedBy: CREW.lead, releasedAt: '2026-04-28T09:00:00.000Z', design }] : [],
+  format: 'bolt-yard-project',
+  version: 1,
+  siteId,
+  revision: 1,
+  exportedAt,
+  design,
+  releases: records.length
+    ? [{ letter: 'A', revision: 1, releasedBy: CREW.lead, releasedAt: '2026-04-28T09:00:00.000Z', design }]
+    : [],
   records,
 });
 
@@ -211,6 +631,8 @@ export function demoFiles(): Record<string, unknown> {
     'shelf.json': { modules: MODULES, inverters: INVERTERS },
     'tarnholm-ice-rink.project.json': file('01969a00-1000-7000-8000-000000000001', rink, rinkRecord(rink)),
     'brekkesund-fish-hall.project.json': file('01969a00-1000-7000-8000-000000000002', fishHall()),
-    'ulvaby-bus-depot.project.json': file('01969a00-1000-7000-8000-000000000003', { ...emptyDesign('Ulvaby bus depot') }),
+    'ulvaby-bus-depot.project.json': file('01969a00-1000-7000-8000-000000000003', {
+      ...emptyDesign('Ulvaby bus depot'),
+    }),
   };
 }

@@ -5,7 +5,9 @@ import path from 'node:path';
 
 function newest(at) {
   const s = statSync(at);
-  return s.isDirectory() ? Math.max(s.mtimeMs, ...readdirSync(at).map((name) => newest(path.join(at, name)))) : s.mtimeMs;
+  return s.isDirectory()
+    ? Math.max(s.mtimeMs, ...readdirSync(at).map((name) => newest(path.join(at, name))))
+    : s.mtimeMs;
 }
 
 export function ensureBuilt() {

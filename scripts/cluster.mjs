@@ -10,7 +10,9 @@ const isRoot = process.getuid?.() === 0;
 /** Folder of the newest PostgreSQL programs, or null. */
 export function findPostgres() {
   const root = '/usr/lib/postgresql';
-  const versions = existsSync(root) ? readdirSync(root).filter((v) => existsSync(path.join(root, v, 'bin/initdb'))) : [];
+  const versions = existsSync(root)
+    ? readdirSync(root).filter((v) => existsSync(path.join(root, v, 'bin/initdb')))
+    : [];
   const newest = versions.sort((a, b) => Number(b) - Number(a))[0];
   if (newest) return path.join(root, newest, 'bin');
   const found = spawnSync('sh', ['-c', 'command -v initdb'], { encoding: 'utf8' }).stdout.trim();
@@ -34,7 +36,10 @@ function reachable(wanted) {
   const parent = path.dirname(wanted);
   mkdirSync(parent, { recursive: true });
   if (spawnSync('runuser', ['-u', 'postgres', '--', 'test', '-x', parent], { cwd: '/' }).status === 0) return wanted;
-  const elsewhere = path.join('/var/tmp', `bolt-yard-${createHash('sha256').update(wanted).digest('hex').slice(0, 12)}`);
+  const elsewhere = path.join(
+    '/var/tmp',
+    `bolt-yard-${createHash('sha256').update(wanted).digest('hex').slice(0, 12)}`,
+  );
   console.log(`The user postgres cannot enter ${parent}; its data lies in ${elsewhere} instead.`);
   return elsewhere;
 }
@@ -90,10 +95,12 @@ export function cluster(wantedFolder, port) {
   }
 
   function stop(mode = 'fast') {
-    if (existsSync(path.join(folder, 'PG_VERSION')) && isRunning()) run(bin, 'pg_ctl', ['-D', folder, '-m', mode, '-w', 'stop'], { stdio: 'ignore' });
+    if (existsSync(path.join(folder, 'PG_VERSION')) && isRunning())
+      run(bin, 'pg_ctl', ['-D', folder, '-m', mode, '-w', 'stop'], { stdio: 'ignore' });
   }
 
-  const admin = (sql) => run(bin, 'psql', ['-h', '127.0.0.1', '-p', String(port), '-U', user, '-d', 'postgres', '-Atqc', sql]);
+  const admin = (sql) =>
+    run(bin, 'psql', ['-h', '127.0.0.1', '-p', String(port), '-U', user, '-d', 'postgres', '-Atqc', sql]);
   const exists = (database) => admin(`select 1 from pg_database where datname = '${database}'`).trim() === '1';
 
   return {

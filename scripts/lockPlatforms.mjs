@@ -3,7 +3,18 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 
 const SYSTEMS = ['android', 'darwin', 'freebsd', 'linux', 'openbsd', 'netbsd', 'openharmony', 'sunos', 'win32', 'aix'];
-const PROCESSORS = { arm64: 'arm64', aarch64: 'arm64', x64: 'x64', ia32: 'ia32', arm: 'arm', wasm32: 'wasm32', loong64: 'loong64', ppc64: 'ppc64', riscv64: 'riscv64', s390x: 's390x' };
+const PROCESSORS = {
+  arm64: 'arm64',
+  aarch64: 'arm64',
+  x64: 'x64',
+  ia32: 'ia32',
+  arm: 'arm',
+  wasm32: 'wasm32',
+  loong64: 'loong64',
+  ppc64: 'ppc64',
+  riscv64: 'riscv64',
+  s390x: 's390x',
+};
 
 const lock = JSON.parse(readFileSync('package-lock.json', 'utf8'));
 let added = 0;
@@ -14,9 +25,17 @@ for (const [at, entry] of Object.entries({ ...lock.packages })) {
     if (!at || lock.packages[nested] || lock.packages[key] || !/^\d/.test(version)) continue;
     const words = name.split(/[-/]/);
     const os = SYSTEMS.filter((s) => words.includes(s));
-    const cpu = words.includes('wasm32') ? ['wasm32'] : [...new Set(words.map((w) => (w.startsWith('arm') && w !== 'arm64' ? 'arm' : PROCESSORS[w])).filter(Boolean))];
+    const cpu = words.includes('wasm32')
+      ? ['wasm32']
+      : [...new Set(words.map((w) => (w.startsWith('arm') && w !== 'arm64' ? 'arm' : PROCESSORS[w])).filter(Boolean))];
     if (!os.length && !cpu.length) continue;
-    lock.packages[key] = { version, ...(entry.dev ? { dev: true } : {}), optional: true, ...(cpu.length ? { cpu } : {}), ...(os.length ? { os } : {}) };
+    lock.packages[key] = {
+      version,
+      ...(entry.dev ? { dev: true } : {}),
+      optional: true,
+      ...(cpu.length ? { cpu } : {}),
+      ...(os.length ? { os } : {}),
+    };
     added += 1;
   }
 }

@@ -61,7 +61,9 @@ async function main(verb) {
   server.once('exit', end);
   process.on('SIGINT', end);
   process.on('SIGTERM', end);
-  console.log(`Bolt Yard: http://127.0.0.1:${PORT}\nIt answers this machine only: there are no accounts yet. Ctrl-C stops it.`);
+  console.log(
+    `Bolt Yard: http://127.0.0.1:${PORT}\nIt answers this machine only: there are no accounts yet. Ctrl-C stops it.`,
+  );
 }
 
 main(process.argv[2]).catch((error) => {

@@ -5,9 +5,20 @@ import { spawn } from 'node:child_process';
 export async function startServer({ url, port, demo = true, stdio = 'ignore' }) {
   const child = spawn('node', ['build/index.js'], {
     stdio: ['ignore', stdio, 'inherit'],
-    env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: url, HOST: '127.0.0.1', PORT: String(port), ORIGIN: `http://127.0.0.1:${port}`, YARD_DEMO: demo ? '1' : '0', BODY_SIZE_LIMIT: '25M' },
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      DATABASE_URL: url,
+      HOST: '127.0.0.1',
+      PORT: String(port),
+      ORIGIN: `http://127.0.0.1:${port}`,
+      YARD_DEMO: demo ? '1' : '0',
+      BODY_SIZE_LIMIT: '25M',
+    },
   });
-  const gone = new Promise((_, reject) => child.once('exit', (code) => reject(new Error(`The server ended with code ${code}.`))));
+  const gone = new Promise((_, reject) =>
+    child.once('exit', (code) => reject(new Error(`The server ended with code ${code}.`))),
+  );
   gone.catch(() => undefined);
   await Promise.race([answers(port), gone]);
   return child;

@@ -2,7 +2,12 @@
 import { createServer } from 'vite';
 
 export async function withModule(file, use) {
-  const server = await createServer({ server: { middlewareMode: true, hmr: false, ws: false }, appType: 'custom', logLevel: 'error', optimizeDeps: { noDiscovery: true, include: [] } });
+  const server = await createServer({
+    server: { middlewareMode: true, hmr: false, ws: false },
+    appType: 'custom',
+    logLevel: 'error',
+    optimizeDeps: { noDiscovery: true, include: [] },
+  });
   try {
     return await use(await server.ssrLoadModule(file));
   } finally {

@@ -17,12 +17,18 @@ const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]']);
 
 /** Until accounts exist there is no sign-in: only this machine is answered, whatever the server listens on. */
 export const handle: Handle = async ({ event, resolve }) => {
-  if (!LOOPBACK.has(event.url.hostname)) return new Response('Bolt Yard answers on 127.0.0.1 only until it has accounts.\n', { status: 421 });
+  if (!LOOPBACK.has(event.url.hostname))
+    return new Response('Bolt Yard answers on 127.0.0.1 only until it has accounts.\n', { status: 421 });
   const started = performance.now();
   const response = await resolve(event);
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');
-  log.info({ method: event.request.method, path: event.url.pathname, status: response.status, ms: Math.round(performance.now() - started) });
+  log.info({
+    method: event.request.method,
+    path: event.url.pathname,
+    status: response.status,
+    ms: Math.round(performance.now() - started),
+  });
   return response;
 };
 
@@ -31,6 +37,11 @@ export const handleError: HandleServerError = ({ error, status, message }) => {
   if (error instanceof Problem) return { message: error.detail };
   if (status === 404) return { message };
   const reference = Math.random().toString(36).slice(2, 10);
-  log.error({ reference, error: error instanceof Error ? { message: error.message, stack: error.stack } : String(error) });
-  return { message: `Something failed inside. It is in the server log under ${reference}; what was saved before is safe.` };
+  log.error({
+    reference,
+    error: error instanceof Error ? { message: error.message, stack: error.stack } : String(error),
+  });
+  return {
+    message: `Something failed inside. It is in the server log under ${reference}; what was saved before is safe.`,
+  };
 };

@@ -18,7 +18,8 @@ import { LUGS_COPPER } from './tables/lugsCopper';
 import { RESISTANCE_20C } from './tables/resistance';
 import { lugFor, sealAdvice, settingWindowNm, cableDiameter } from './termination';
 
-const rel = (value: number | undefined, wanted: number) => expect(Math.abs((value ?? NaN) / wanted - 1)).toBeLessThan(1e-4);
+const rel = (value: number | undefined, wanted: number) =>
+  expect(Math.abs((value ?? NaN) / wanted - 1)).toBeLessThan(1e-4);
 const inverter = { id: 'inv-1', tag: 'INV-01', typeId: T100.id, position: null };
 
 describe('design current and breaker', () => {
@@ -38,23 +39,76 @@ describe('design current and breaker', () => {
     ['moulded-case', 50, 0.94, 83.6, 88.9362, 100],
     ['moulded-case', 55, 0.91, 160, 175.824, 200],
     ['moulded-case', 40, 1, 175.5, 175.5, 200],
-  ] as const)('%s breaker at %i °C: K %f, %f A needs %f A → %i A (common practice; IEC 60059 ratings)', (kind, c, k, ib, need, rating) => {
-    expect(breakerAmbientFactor(kind, c)).toBeCloseTo(k, 10);
-    rel(ib / breakerAmbientFactor(kind, c), need);
-    expect(nextBreakerA(need)).toBe(rating);
-  });
-  it('refuses apparent power typed in kVA', () => expect(() => lineCurrentA(110, 400)).toThrow(/apparentVa must be 1000/));
+  ] as const)(
+    '%s breaker at %i °C: K %f, %f A needs %f A → %i A (common practice; IEC 60059 ratings)',
+    (kind, c, k, ib, need, rating) => {
+      expect(breakerAmbientFactor(kind, c)).toBeCloseTo(k, 10);
+      rel(ib / breakerAmbientFactor(kind, c), need);
+      expect(nextBreakerA(need)).toBe(rating);
+    },
+  );
+  it('refuses apparent power typed in kVA', () =>
+    expect(() => lineCurrentA(110, 400)).toThrow(/apparentVa must be 1000/));
 });
 
 describe('ampacity (IEC 60364-5-52 tables, recalled)', () => {
   const iz = (over: object) => ampacity({ ...runOf('x'), ...over }).ampacity?.izA;
   it.each([
-    ['Cu 10 mm² clipped at 35 °C', { method: 'C', arrangement: 'single layer, wall or unperforated tray', otherCircuits: 0, sectionMm2: 10, ambientC: 35 }, 68.16],
-    ['Cu 25 mm² in conduit, 40 °C, 2 circuits', { method: 'B1', arrangement: 'bunched', otherCircuits: 1, sectionMm2: 25, ambientC: 40 }, 85.176],
-    ['Al 150 mm² on perforated tray, 45 °C, 3 circuits', { metal: 'Al', method: 'E', otherCircuits: 2, sectionMm2: 150, ambientC: 45 }, 216.874],
-    ['Cu 120 mm² in duct, 25 °C, 1.0 m deep', { method: 'D1', arrangement: '0.25 m', otherCircuits: 1, sectionMm2: 120, ambientC: 25, soilKmPerW: 1.5, depthM: 1, ductDiameterMm: 110 }, 201.12],
-    ['Cu 50 mm² single cores in trefoil, 40 °C', { method: 'E', cores: '1-core', arrangement: null, otherCircuits: 0, sectionMm2: 50, ambientC: 40 }, 188.37],
-    ['Al 2 × 95 mm² direct in ground', { metal: 'Al', method: 'D2', arrangement: '0.25 m', otherCircuits: 0, parallel: 2, sectionMm2: 95, ambientC: 20, soilKmPerW: 1, depthM: 0.7 }, 464.4],
+    [
+      'Cu 10 mm² clipped at 35 °C',
+      {
+        method: 'C',
+        arrangement: 'single layer, wall or unperforated tray',
+        otherCircuits: 0,
+        sectionMm2: 10,
+        ambientC: 35,
+      },
+      68.16,
+    ],
+    [
+      'Cu 25 mm² in conduit, 40 °C, 2 circuits',
+      { method: 'B1', arrangement: 'bunched', otherCircuits: 1, sectionMm2: 25, ambientC: 40 },
+      85.176,
+    ],
+    [
+      'Al 150 mm² on perforated tray, 45 °C, 3 circuits',
+      { metal: 'Al', method: 'E', otherCircuits: 2, sectionMm2: 150, ambientC: 45 },
+      216.874,
+    ],
+    [
+      'Cu 120 mm² in duct, 25 °C, 1.0 m deep',
+      {
+        method: 'D1',
+        arrangement: '0.25 m',
+        otherCircuits: 1,
+        sectionMm2: 120,
+        ambientC: 25,
+        soilKmPerW: 1.5,
+        depthM: 1,
+        ductDiameterMm: 110,
+      },
+      201.12,
+    ],
+    [
+      'Cu 50 mm² single cores in trefoil, 40 °C',
+      { method: 'E', cores: '1-core', arrangement: null, otherCircuits: 0, sectionMm2: 50, ambientC: 40 },
+      188.37,
+    ],
+    [
+      'Al 2 × 95 mm² direct in ground',
+      {
+        metal: 'Al',
+        method: 'D2',
+        arrangement: '0.25 m',
+        otherCircuits: 0,
+        parallel: 2,
+        sectionMm2: 95,
+        ambientC: 20,
+        soilKmPerW: 1,
+        depthM: 0.7,
+      },
+      464.4,
+    ],
   ])('%s carries the worked value', (_, over, wanted) => rel(iz(over), wanted));
   it('has a depth factor of 0.94895 for a 110 mm duct at 1.0 m (IEC 60287-2-1) and none above 0.7 m', () => {
     rel(depthFactor(1, 0.11), 0.94895);
@@ -62,7 +116,9 @@ describe('ampacity (IEC 60364-5-52 tables, recalled)', () => {
   });
   it('extrapolates nothing: off a table the answer names what is missing', () => {
     expect(ampacity({ ...runOf('x'), ambientC: 81 }).missing[0]).toContain('ambient factor');
-    expect(ampacity({ ...runOf('x'), arrangement: 'single layer under ceiling' }).missing[0]).toContain('grouping factor');
+    expect(ampacity({ ...runOf('x'), arrangement: 'single layer under ceiling' }).missing[0]).toContain(
+      'grouping factor',
+    );
     expect(ampacity({ ...runOf('x'), otherCircuits: null }).missing).toEqual(['other circuits in the group']);
     expect(ampacity({ ...runOf('x'), arrangement: 'bunched', otherCircuits: 20 }).ampacity).toBeNull();
   });
@@ -70,8 +126,14 @@ describe('ampacity (IEC 60364-5-52 tables, recalled)', () => {
 
 describe('tables against the laws behind them', () => {
   it('ambient factors follow √((θ_max − θ)/(θ_max − θ_0)) to the printed digits', () => {
-    for (const [table, reference] of [[AMBIENT_IN_AIR, 30], [AMBIENT_IN_GROUND, 20]] as const) {
-      for (const [column, max] of [['PVC', 70], ['XLPE', 90]] as const) {
+    for (const [table, reference] of [
+      [AMBIENT_IN_AIR, 30],
+      [AMBIENT_IN_GROUND, 20],
+    ] as const) {
+      for (const [column, max] of [
+        ['PVC', 70],
+        ['XLPE', 90],
+      ] as const) {
         for (const [theta] of table.rows) {
           const factor = table.rows.find(([t]) => t === theta)?.[column === 'PVC' ? 1 : 2];
           if (factor == null) continue;
@@ -105,22 +167,32 @@ describe('tables against the laws behind them', () => {
     }
   });
   it('a strand fills 0.60 to 0.72 of its lug barrel, and cables grow with section', () => {
-    for (const [mm2, , inner] of LUGS_COPPER.rows) expect(mm2 / (Math.PI * ((inner ?? 0) / 2) ** 2)).toSatisfy((r: number) => r > 0.6 && r < 0.72);
+    for (const [mm2, , inner] of LUGS_COPPER.rows)
+      expect(mm2 / (Math.PI * ((inner ?? 0) / 2) ** 2)).toSatisfy((r: number) => r > 0.6 && r < 0.72);
     const fourCore = CABLE_DIAMETER.rows.map((r) => r[4]).filter((v): v is number => v !== null);
     expect(fourCore.every((v, i) => i === 0 || v > fourCore[i - 1]!)).toBe(true);
   });
   it('k factors follow the adiabatic law from material constants within 1 % (IEC 60364-5-54, Annex A)', () => {
-    const law = (qc: number, beta: number, rho: number, from: number, to: number) => Math.sqrt(((qc * (beta + 20)) / rho) * Math.log((beta + to) / (beta + from)));
+    const law = (qc: number, beta: number, rho: number, from: number, to: number) =>
+      Math.sqrt(((qc * (beta + 20)) / rho) * Math.log((beta + to) / (beta + from)));
     const cu = (f: number, t: number) => law(3.45e-3, 234.5, 17.241e-6, f, t);
     const al = (f: number, t: number) => law(2.5e-3, 228, 28.264e-6, f, t);
-    for (const [k, wanted] of [[ADIABATIC_K.core.XLPE.Cu, cu(90, 250)], [ADIABATIC_K.core.PVC.Cu, cu(70, 160)], [ADIABATIC_K.core.XLPE.Al, al(90, 250)], [ADIABATIC_K.separate.XLPE.Cu, cu(30, 250)]] as const) {
+    for (const [k, wanted] of [
+      [ADIABATIC_K.core.XLPE.Cu, cu(90, 250)],
+      [ADIABATIC_K.core.PVC.Cu, cu(70, 160)],
+      [ADIABATIC_K.core.XLPE.Al, al(90, 250)],
+      [ADIABATIC_K.separate.XLPE.Cu, cu(30, 250)],
+    ] as const) {
       expect(Math.abs(k / wanted - 1)).toBeLessThan(0.01);
     }
   });
 });
 
 describe('voltage rise', () => {
-  const z = (metal: 'Cu' | 'Al', mm2: number, m: number, n = 1) => ({ ohm: ((conductorOhmPerM(metal, mm2, 90, 50) ?? NaN) * m) / n, reactanceOhm: (0.08e-3 * m) / n });
+  const z = (metal: 'Cu' | 'Al', mm2: number, m: number, n = 1) => ({
+    ohm: ((conductorOhmPerM(metal, mm2, 90, 50) ?? NaN) * m) / n,
+    reactanceOhm: (0.08e-3 * m) / n,
+  });
   it.each([
     ['Cu', 10, 35, 40.1, 400, 1.41811],
     ['Cu', 16, 35, 40.1, 400, 0.891159],
@@ -129,9 +201,12 @@ describe('voltage rise', () => {
     ['Cu', 120, 60, 175.5, 400, 0.889538],
     ['Cu', 70, 120, 144.3, 690, 1.48538],
     ['Al', 240, 240, 193, 800, 1.6072],
-  ] as const)('%s %i mm², %i m, %f A at %i V lifts %f %% (ΔU = √3·I·R, IEC 60228 resistances)', (metal, mm2, m, a, v, percent) => {
-    rel((100 * voltageRiseV(z(metal, mm2, m), a)) / v, percent);
-  });
+  ] as const)(
+    '%s %i mm², %i m, %f A at %i V lifts %f %% (ΔU = √3·I·R, IEC 60228 resistances)',
+    (metal, mm2, m, a, v, percent) => {
+      rel((100 * voltageRiseV(z(metal, mm2, m), a)) / v, percent);
+    },
+  );
   it('falls with absorbed and rises with supplied reactive power at cos φ 0.95', () => {
     rel((100 * voltageRiseV(z('Al', 150, 80), 160, 0.95, -1)) / 400, 1.25221);
     rel((100 * voltageRiseV(z('Al', 150, 80), 160, 0.95, 1)) / 400, 1.52912);
@@ -141,13 +216,15 @@ describe('voltage rise', () => {
     rel(exact, 405.725);
     // Second path: the fixed point of V = V_g + √3·(P/(√3·V))·R at unity power factor.
     let v = 400;
-    for (let i = 0; i < 60; i++) v = Math.hypot(400 + (z('Al', 150, 80).ohm * 110_000) / v, (z('Al', 150, 80).reactanceOhm * 110_000) / v);
+    for (let i = 0; i < 60; i++)
+      v = Math.hypot(400 + (z('Al', 150, 80).ohm * 110_000) / v, (z('Al', 150, 80).reactanceOhm * 110_000) / v);
     expect(Math.abs(v / exact - 1)).toBeLessThan(1e-3);
   });
-  it('has no answer where the network cannot carry the power', () => expect(terminalVoltageV({ ohm: 0.1, reactanceOhm: 2 }, 400, 500_000, 0)).toBeUndefined());
+  it('has no answer where the network cannot carry the power', () =>
+    expect(terminalVoltageV({ ohm: 0.1, reactanceOhm: 2 }, 400, 500_000, 0)).toBeUndefined());
   it('knows the skin effect of large sections: 1.00884 at 240 mm², 1.06012 at 630 mm² copper, 90 °C (IEC 60287-1-1)', () => {
-    rel(skinFactor((0.0754e-3) * (1 + 0.00393 * 70), 50), 1.00884);
-    rel(skinFactor((0.0283e-3) * (1 + 0.00393 * 70), 50), 1.06012);
+    rel(skinFactor(0.0754e-3 * (1 + 0.00393 * 70), 50), 1.00884);
+    rel(skinFactor(0.0283e-3 * (1 + 0.00393 * 70), 50), 1.06012);
   });
 });
 
@@ -181,7 +258,12 @@ describe('lug, gland and torque', () => {
 
 describe('checks of a run', () => {
   const verdicts = (over: object, type = T100) =>
-    Object.fromEntries(assessRun(calculateRun({ ...runOf('inv-1'), ...over }, inverter, type, SURVEY), SURVEY).map((c) => [c.id, c.verdict]));
+    Object.fromEntries(
+      assessRun(calculateRun({ ...runOf('inv-1'), ...over }, inverter, type, SURVEY), SURVEY).map((c) => [
+        c.id,
+        c.verdict,
+      ]),
+    );
 
   it('hold on a sound run', () => {
     expect(new Set(Object.values(verdicts({})))).toEqual(new Set(['holds']));
@@ -191,14 +273,23 @@ describe('checks of a run', () => {
     expect(wide['ac.palm-width']).toBe('stop');
     expect(wide['ac.palm-thickness']).toBe('holds');
   });
-  it('stop a cable that the breaker does not protect', () => expect(verdicts({ sectionMm2: 50 })['ac.ampacity']).toBe('stop'));
+  it('stop a cable that the breaker does not protect', () =>
+    expect(verdicts({ sectionMm2: 50 })['ac.ampacity']).toBe('stop'));
   it('stop a gland that is too small, and ask to measure where a real cable may not fit', () => {
     expect(verdicts({ cableDiameterMm: 61 })['ac.gland']).toBe('stop');
     expect(verdicts({}, { ...T100, bay: { ...T100.bay, glandClampMaxMm: 46 } })['ac.gland']).toBe('tight');
   });
   it('are unknown where nothing was entered', () => {
     const blank = assessRun(calculateRun(blankRun('inv-1'), inverter, T100, SURVEY), SURVEY);
-    for (const id of ['ac.ampacity', 'ac.voltage-rise', 'ac.pe-section', 'ac.external-earth', 'ac.gland', 'ac.palm-width', 'ac.breaker-rating']) {
+    for (const id of [
+      'ac.ampacity',
+      'ac.voltage-rise',
+      'ac.pe-section',
+      'ac.external-earth',
+      'ac.gland',
+      'ac.palm-width',
+      'ac.breaker-rating',
+    ]) {
       expect(blank.find((c) => c.id === id)?.verdict, id).toBe('unknown');
     }
   });
@@ -207,13 +298,21 @@ describe('checks of a run', () => {
     expect(verdicts({}, silent)['ac.torque']).toBe('tight');
   });
   it('carry a working with numbers in every check that has one', () => {
-    for (const c of assessRun(calculateRun(runOf('inv-1'), inverter, T100, SURVEY), SURVEY)) expect(c.working.length, c.id).toBeGreaterThan(0);
+    for (const c of assessRun(calculateRun(runOf('inv-1'), inverter, T100, SURVEY), SURVEY))
+      expect(c.working.length, c.id).toBeGreaterThan(0);
   });
 });
 
 describe('suggestion', () => {
   it('is the smallest that holds, and its checks hold', () => {
-    const bare = { ...runOf('inv-1'), sectionMm2: null, breakerA: null, peMm2: null, externalEarthMm2: null, lengthM: 55 };
+    const bare = {
+      ...runOf('inv-1'),
+      sectionMm2: null,
+      breakerA: null,
+      peMm2: null,
+      externalEarthMm2: null,
+      lengthM: 55,
+    };
     const s = suggestRun(bare, inverter, T100, SURVEY);
     expect('run' in s && [s.run.breakerA, s.run.sectionMm2, s.run.peMm2]).toEqual([160, 95, 50]);
     if ('run' in s) {
@@ -228,7 +327,13 @@ describe('suggestion', () => {
 });
 
 describe('board and grid', () => {
-  const site = withRun({ ...siteOf(4, [plane('p', 0)]), board: { label: 'Board', position: null, busbarA: 800, mainBreakerA: 800, mainAmbientC: 45 } }, runOf('inv-1'));
+  const site = withRun(
+    {
+      ...siteOf(4, [plane('p', 0)]),
+      board: { label: 'Board', position: null, busbarA: 800, mainBreakerA: 800, mainAmbientC: 45 },
+    },
+    runOf('inv-1'),
+  );
   const check = (id: string) => assessAc(site).find((c) => c.id === id);
   it('sums 4 × 160 A without diversity: 640 A on 800 A, and a main of 800 A at 45 °C', () => {
     expect(check('ac.busbar')?.value).toBe(640);

@@ -4,13 +4,40 @@ import { atOrAbove, atOrAboveHeld, exactly, keysOf } from '../kernel/tables';
 import { ARRANGEMENTS_IN_AIR, SPACINGS_IN_GROUND } from '../site/siteDesign';
 import type { AcRun } from '../site/siteDesign';
 import { AMBIENT_IN_AIR, AMBIENT_IN_GROUND } from './tables/ambient';
-import { PVC_AL_IN_AIR, PVC_AL_IN_WALL_OR_GROUND, PVC_CU_IN_AIR, PVC_CU_IN_WALL_OR_GROUND, XLPE_AL_IN_AIR, XLPE_AL_IN_WALL_OR_GROUND, XLPE_CU_IN_AIR, XLPE_CU_IN_WALL_OR_GROUND } from './tables/ampacity';
-import { GROUPING_DIRECT_IN_GROUND, GROUPING_IN_AIR, GROUPING_MULTICORE_IN_DUCTS, GROUPING_SINGLES_IN_DUCTS } from './tables/grouping';
+import {
+  PVC_AL_IN_AIR,
+  PVC_AL_IN_WALL_OR_GROUND,
+  PVC_CU_IN_AIR,
+  PVC_CU_IN_WALL_OR_GROUND,
+  XLPE_AL_IN_AIR,
+  XLPE_AL_IN_WALL_OR_GROUND,
+  XLPE_CU_IN_AIR,
+  XLPE_CU_IN_WALL_OR_GROUND,
+} from './tables/ampacity';
+import {
+  GROUPING_DIRECT_IN_GROUND,
+  GROUPING_IN_AIR,
+  GROUPING_MULTICORE_IN_DUCTS,
+  GROUPING_SINGLES_IN_DUCTS,
+} from './tables/grouping';
 import { SOIL } from './tables/soil';
 
 export type AmpacityInputs = Pick<
   AcRun,
-  'metal' | 'insulation' | 'cores' | 'method' | 'arrangement' | 'otherCircuits' | 'sectionMm2' | 'parallel' | 'ambientC' | 'sunOnCable' | 'soilKmPerW' | 'depthM' | 'ductDiameterMm' | 'cableDiameterMm'
+  | 'metal'
+  | 'insulation'
+  | 'cores'
+  | 'method'
+  | 'arrangement'
+  | 'otherCircuits'
+  | 'sectionMm2'
+  | 'parallel'
+  | 'ambientC'
+  | 'sunOnCable'
+  | 'soilKmPerW'
+  | 'depthM'
+  | 'ductDiameterMm'
+  | 'cableDiameterMm'
 >;
 
 export interface Ampacity {
@@ -18,7 +45,9 @@ export interface Ampacity {
   readonly source: string;
   readonly working: readonly string[];
 }
-export type AmpacityAnswer = { readonly ampacity: Ampacity; readonly missing: readonly [] } | { readonly ampacity: null; readonly missing: readonly string[] };
+export type AmpacityAnswer =
+  | { readonly ampacity: Ampacity; readonly missing: readonly [] }
+  | { readonly ampacity: null; readonly missing: readonly string[] };
 
 /** Solar heating of a cable that lies in the sun, K on the ambient (common practice). */
 const SUN_K = 15;
@@ -26,8 +55,14 @@ const SUN_K = 15;
 const TABLE_DEPTH_M = 0.7;
 
 const IN_GROUND = ['D1', 'D2'] as const;
-const WALL = { XLPE: { Cu: XLPE_CU_IN_WALL_OR_GROUND, Al: XLPE_AL_IN_WALL_OR_GROUND }, PVC: { Cu: PVC_CU_IN_WALL_OR_GROUND, Al: PVC_AL_IN_WALL_OR_GROUND } } as const;
-const AIR = { XLPE: { Cu: XLPE_CU_IN_AIR, Al: XLPE_AL_IN_AIR }, PVC: { Cu: PVC_CU_IN_AIR, Al: PVC_AL_IN_AIR } } as const;
+const WALL = {
+  XLPE: { Cu: XLPE_CU_IN_WALL_OR_GROUND, Al: XLPE_AL_IN_WALL_OR_GROUND },
+  PVC: { Cu: PVC_CU_IN_WALL_OR_GROUND, Al: PVC_AL_IN_WALL_OR_GROUND },
+} as const;
+const AIR = {
+  XLPE: { Cu: XLPE_CU_IN_AIR, Al: XLPE_AL_IN_AIR },
+  PVC: { Cu: PVC_CU_IN_AIR, Al: PVC_AL_IN_AIR },
+} as const;
 
 type Table = { source: string; value: number | undefined };
 
@@ -42,7 +77,9 @@ function tabulated(i: AmpacityInputs, sectionMm2: number): Table {
 
 /** Sections for which the standard prints a value, mm². */
 export function sectionsFor(i: Pick<AmpacityInputs, 'insulation' | 'metal' | 'method' | 'cores'>): number[] {
-  return i.method === 'E' ? keysOf(AIR[i.insulation][i.metal], i.cores === '1-core' ? 'F trefoil' : 'E') : keysOf(WALL[i.insulation][i.metal], i.method);
+  return i.method === 'E'
+    ? keysOf(AIR[i.insulation][i.metal], i.cores === '1-core' ? 'F trefoil' : 'E')
+    : keysOf(WALL[i.insulation][i.metal], i.method);
 }
 
 const isBuried = (method: AcRun['method']) => (IN_GROUND as readonly string[]).includes(method);
@@ -59,9 +96,16 @@ function grouping(i: AmpacityInputs, circuits: number): number | undefined {
   if (i.arrangement === null) return circuits === 1 && i.method !== 'C' ? 1 : undefined;
   if (!arrangementsFor(i.method).includes(i.arrangement)) return undefined;
   if (i.method === 'D2') return atOrAbove(GROUPING_DIRECT_IN_GROUND, circuits, i.arrangement as '0.5 m');
-  if (i.method === 'D1') return atOrAbove(i.cores === '1-core' ? GROUPING_SINGLES_IN_DUCTS : GROUPING_MULTICORE_IN_DUCTS, circuits, i.arrangement as '0.5 m');
+  if (i.method === 'D1')
+    return atOrAbove(
+      i.cores === '1-core' ? GROUPING_SINGLES_IN_DUCTS : GROUPING_MULTICORE_IN_DUCTS,
+      circuits,
+      i.arrangement as '0.5 m',
+    );
   const column = i.arrangement as (typeof ARRANGEMENTS_IN_AIR)[number];
-  return column === 'bunched' ? atOrAbove(GROUPING_IN_AIR, circuits, column) : atOrAboveHeld(GROUPING_IN_AIR, circuits, column);
+  return column === 'bunched'
+    ? atOrAbove(GROUPING_IN_AIR, circuits, column)
+    : atOrAboveHeld(GROUPING_IN_AIR, circuits, column);
 }
 
 /** g(h) = ln(2h/De + √((2h/De)² − 1)): external thermal resistance of a buried cylinder but for its constants. */
@@ -72,7 +116,9 @@ const buriedGeometry = (depthM: number, diameterM: number) => Math.acosh((2 * de
  * h depth, m · De outer diameter of cable or duct, m. Source: IEC 60287-2-1, the external resistance taken as the whole (recalled).
  */
 export function depthFactor(depthM: number, diameterM: number): number {
-  return depthM <= TABLE_DEPTH_M ? 1 : Math.sqrt(buriedGeometry(TABLE_DEPTH_M, diameterM) / buriedGeometry(depthM, diameterM));
+  return depthM <= TABLE_DEPTH_M
+    ? 1
+    : Math.sqrt(buriedGeometry(TABLE_DEPTH_M, diameterM) / buriedGeometry(depthM, diameterM));
 }
 
 /**
@@ -92,7 +138,8 @@ export function ampacity(i: AmpacityInputs): AmpacityAnswer {
     ...(buried && i.depthM === null ? ['depth of burial'] : []),
     ...(deep && diameterMm === null ? [i.method === 'D1' ? 'outer diameter of the duct' : 'cable diameter'] : []),
   ];
-  if (missing.length || i.sectionMm2 === null || i.ambientC === null || i.otherCircuits === null) return { ampacity: null, missing };
+  if (missing.length || i.sectionMm2 === null || i.ambientC === null || i.otherCircuits === null)
+    return { ampacity: null, missing };
 
   const circuits = i.parallel + i.otherCircuits;
   const thetaC = i.ambientC + (i.sunOnCable && !buried ? SUN_K : 0);
@@ -102,12 +149,19 @@ export function ampacity(i: AmpacityInputs): AmpacityAnswer {
   const cs = buried && i.soilKmPerW !== null ? atOrAbove(SOIL, i.soilKmPerW, i.method === 'D1' ? 'D1' : 'D2') : 1;
   const cd = deep && diameterMm !== null && i.depthM !== null ? depthFactor(i.depthM, diameterMm / 1000) : 1;
   const absent = [
-    ...(base.value === undefined ? [`a table value for ${i.sectionMm2} mm² ${i.metal} by method ${i.method} (${base.source})`] : []),
+    ...(base.value === undefined
+      ? [`a table value for ${i.sectionMm2} mm² ${i.metal} by method ${i.method} (${base.source})`]
+      : []),
     ...(ct === undefined ? [`an ambient factor for ${thetaC} °C`] : []),
-    ...(cg === undefined ? [`a grouping factor for ${circuits} circuits by method ${i.method}: choose ${arrangementsFor(i.method).join(' or ')}`] : []),
+    ...(cg === undefined
+      ? [
+          `a grouping factor for ${circuits} circuits by method ${i.method}: choose ${arrangementsFor(i.method).join(' or ')}`,
+        ]
+      : []),
     ...(cs === undefined ? [`a soil factor for ${i.soilKmPerW} K·m/W`] : []),
   ];
-  if (base.value === undefined || ct === undefined || cg === undefined || cs === undefined) return { ampacity: null, missing: absent };
+  if (base.value === undefined || ct === undefined || cg === undefined || cs === undefined)
+    return { ampacity: null, missing: absent };
   const izA = i.parallel * base.value * ct * cg * cs * cd;
   return {
     missing: [],

@@ -20,7 +20,12 @@ export function skinFactor(dcOhmPerM: number, frequencyHz: number): number {
 }
 
 /** AC resistance of one conductor at a temperature, Ω/m. Undefined for sections the standard does not print. */
-export function conductorOhmPerM(metal: Metal, sectionMm2: number, tempC: number, frequencyHz: number): number | undefined {
+export function conductorOhmPerM(
+  metal: Metal,
+  sectionMm2: number,
+  tempC: number,
+  frequencyHz: number,
+): number | undefined {
   const at20 = exactly(RESISTANCE_20C, sectionMm2, metal);
   if (at20 === undefined) return undefined;
   const dc = resistanceAt(at20, metal, tempC) / 1000;
@@ -47,7 +52,12 @@ export function voltageRiseV(z: RunImpedance, currentA: number, powerFactor = 1,
  * Line voltage at the inverter when it exports P and Q and the far end is held at V_g, V:
  * V² = (b + √(b² − 4c))/2, b = V_g² + 2(RP + XQ), c = (R² + X²)(P² + Q²). Undefined where the network cannot carry this power.
  */
-export function terminalVoltageV(z: RunImpedance, farEndV: number, activeW: number, reactiveVar: number): number | undefined {
+export function terminalVoltageV(
+  z: RunImpedance,
+  farEndV: number,
+  activeW: number,
+  reactiveVar: number,
+): number | undefined {
   const b = farEndV ** 2 + 2 * (z.ohm * activeW + z.reactanceOhm * reactiveVar);
   const c = (z.ohm ** 2 + z.reactanceOhm ** 2) * (activeW ** 2 + reactiveVar ** 2);
   const discriminant = b ** 2 - 4 * c;

@@ -12,7 +12,12 @@ export const EXTERNAL_EARTH_MIN_MM2: Readonly<Record<Metal, number>> = { Cu: 10,
  * PE section before rounding to a standard one, mm²: S ≤ 16 → S; S ≤ 35 → 16; above → S/2; another metal × k_line/k_PE
  * (IEC 60364-5-54, Table 54.2; recalled).
  */
-export function protectiveEarthRawMm2(lineMm2: number, lineMetal: Metal, peMetal: Metal, insulation: Insulation): number {
+export function protectiveEarthRawMm2(
+  lineMm2: number,
+  lineMetal: Metal,
+  peMetal: Metal,
+  insulation: Insulation,
+): number {
   const same = lineMm2 <= 16 ? lineMm2 : lineMm2 <= 35 ? 16 : lineMm2 / 2;
   const k = ADIABATIC_K.core[insulation];
   return peMetal === lineMetal ? same : (same * k[lineMetal]) / k[peMetal];

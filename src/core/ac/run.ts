@@ -40,18 +40,24 @@ function impedanceOf(run: AcRun, frequencyHz: number | null): RunImpedance | nul
   if (run.sectionMm2 === null || run.lengthM === null || frequencyHz === null) return null;
   const ohmPerM = conductorOhmPerM(run.metal, run.sectionMm2, CONDUCTOR_MAX_C[run.insulation], frequencyHz);
   if (ohmPerM === undefined) return null;
-  return { ohm: (ohmPerM * run.lengthM) / run.parallel, reactanceOhm: (REACTANCE_OHM_PER_M * run.lengthM) / run.parallel };
+  return {
+    ohm: (ohmPerM * run.lengthM) / run.parallel,
+    reactanceOhm: (REACTANCE_OHM_PER_M * run.lengthM) / run.parallel,
+  };
 }
 
 /** Works one run through, from the design current to the torque. */
 export function calculateRun(run: AcRun, inverter: SiteInverter, type: InverterType, survey: Survey): RunResult {
   const lineV = survey.lineV ?? type.nominalLineV;
   const design = designCurrent(type.maxApparentVa, type.nominalLineV, type.outputMaxA);
-  const ambientFactor = run.breakerAmbientC === null ? null : breakerAmbientFactor(run.breakerKind, run.breakerAmbientC);
-  const breakerFactor = ambientFactor === null || run.breakerGroupFactor === null ? null : ambientFactor * run.breakerGroupFactor;
+  const ambientFactor =
+    run.breakerAmbientC === null ? null : breakerAmbientFactor(run.breakerKind, run.breakerAmbientC);
+  const breakerFactor =
+    ambientFactor === null || run.breakerGroupFactor === null ? null : ambientFactor * run.breakerGroupFactor;
   const impedance = impedanceOf(run, survey.frequencyHz);
   const riseV = impedance && voltageRiseV(impedance, design.currentA);
-  const peRaw = run.sectionMm2 === null ? null : protectiveEarthRawMm2(run.sectionMm2, run.metal, run.peMetal, run.insulation);
+  const peRaw =
+    run.sectionMm2 === null ? null : protectiveEarthRawMm2(run.sectionMm2, run.metal, run.peMetal, run.insulation);
   const peNeededMm2 = peRaw === null ? null : (standardSectionMm2(peRaw) ?? null);
   return {
     run,
@@ -64,9 +70,15 @@ export function calculateRun(run: AcRun, inverter: SiteInverter, type: InverterT
     impedance,
     riseV,
     risePercent: riseV === null || survey.lineV === null ? null : (100 * riseV) / lineV,
-    terminalV: impedance && survey.boardHighestV !== null ? (terminalVoltageV(impedance, survey.boardHighestV, type.ratedW, 0) ?? null) : null,
+    terminalV:
+      impedance && survey.boardHighestV !== null
+        ? (terminalVoltageV(impedance, survey.boardHighestV, type.ratedW, 0) ?? null)
+        : null,
     peNeededMm2,
-    externalEarthNeededMm2: peNeededMm2 === null ? null : externalEarthMinMm2(run.peMm2 ?? peNeededMm2, run.peMetal, run.externalEarthMetal, run.insulation),
+    externalEarthNeededMm2:
+      peNeededMm2 === null
+        ? null
+        : externalEarthMinMm2(run.peMm2 ?? peNeededMm2, run.peMetal, run.externalEarthMetal, run.insulation),
     lug: run.sectionMm2 === null ? null : (lugFor(run.metal, run.sectionMm2, type.bay.studM, run) ?? null),
     diameter: cableDiameter(run) ?? null,
     torque: torqueTarget(type.bay) ?? null,
@@ -93,7 +105,12 @@ export interface Suggestion {
  * The smallest breaker, section, PE and earth that hold, for the metal, method and route already entered.
  * Undefined with the missing inputs, or with the reason, where nothing can be proposed.
  */
-export function suggestRun(run: AcRun, inverter: SiteInverter, type: InverterType, survey: Survey): Suggestion | { readonly missing: readonly string[] } {
+export function suggestRun(
+  run: AcRun,
+  inverter: SiteInverter,
+  type: InverterType,
+  survey: Survey,
+): Suggestion | { readonly missing: readonly string[] } {
   const now = calculateRun(run, inverter, type, survey);
   const missing = [
     ...(now.breakerNeededA === null ? ['ambient and side-by-side factor at the breaker'] : []),
@@ -108,7 +125,13 @@ export function suggestRun(run: AcRun, inverter: SiteInverter, type: InverterTyp
   for (const sectionMm2 of sectionsFor(run)) {
     const tried = calculateRun({ ...run, sectionMm2, breakerA }, inverter, type, survey);
     const izA = tried.ampacity.ampacity?.izA ?? 0;
-    if (izA < breakerA || tried.risePercent === null || tried.risePercent > RISE_WANTED_PERCENT || tried.peNeededMm2 === null) continue;
+    if (
+      izA < breakerA ||
+      tried.risePercent === null ||
+      tried.risePercent > RISE_WANTED_PERCENT ||
+      tried.peNeededMm2 === null
+    )
+      continue;
     const withPe = { ...run, sectionMm2, breakerA, peMm2: tried.peNeededMm2 };
     const earth = calculateRun(withPe, inverter, type, survey).externalEarthNeededMm2;
     return {
@@ -119,5 +142,9 @@ export function suggestRun(run: AcRun, inverter: SiteInverter, type: InverterTyp
       ],
     };
   }
-  return { missing: [`a section that carries ${breakerA} A with at most ${RISE_WANTED_PERCENT} % rise: try more cables in parallel, another method or a shorter run`] };
+  return {
+    missing: [
+      `a section that carries ${breakerA} A with at most ${RISE_WANTED_PERCENT} % rise: try more cables in parallel, another method or a shorter run`,
+    ],
+  };
 }

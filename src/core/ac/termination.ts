@@ -30,11 +30,17 @@ const stripAllowanceMm = (sectionMm2: number) => (sectionMm2 <= 50 ? 2 : 4);
  * The lug for a section and stud; undefined where the standard has none with that hole.
  * Measured palm figures outrank the table. Aluminium lugs have no standard palm: null until measured or read off their sheet.
  */
-export function lugFor(metal: Metal, sectionMm2: number, studM: AcBay['studM'], measured: Pick<AcRun, 'palmWidthMm' | 'palmThicknessMm'>): Lug | undefined {
+export function lugFor(
+  metal: Metal,
+  sectionMm2: number,
+  studM: AcBay['studM'],
+  measured: Pick<AcRun, 'palmWidthMm' | 'palmThicknessMm'>,
+): Lug | undefined {
   const table = metal === 'Cu' ? LUGS_COPPER : LUGS_ALUMINIUM;
   const dieCode = exactly(table, sectionMm2, 'die code');
   if (dieCode === undefined) return undefined;
-  const palm = metal === 'Cu' && studM >= 8 ? exactly(LUGS_COPPER, sectionMm2, `palm M${studM}` as PalmColumn) : undefined;
+  const palm =
+    metal === 'Cu' && studM >= 8 ? exactly(LUGS_COPPER, sectionMm2, `palm M${studM}` as PalmColumn) : undefined;
   if (metal === 'Cu' && palm === undefined && measured.palmWidthMm === null) return undefined;
   const bound = metal === 'Cu' ? exactly(LUGS_COPPER, sectionMm2, 'palm thickness bound') : undefined;
   const depth = metal === 'Cu' ? exactly(LUGS_COPPER, sectionMm2, 'barrel depth') : undefined;
@@ -77,7 +83,9 @@ export function cableDiameter(run: Pick<AcRun, 'cores' | 'sectionMm2' | 'cableDi
 export function sealAdvice(d: Diameter, splitMm: number | null): string {
   if (splitMm === null) return 'No removable seal on the data sheet.';
   if (d.lowMm >= splitMm) return `Remove the inner seal (cable from ${splitMm} mm up).`;
-  return d.highMm < splitMm ? `Keep the inner seal (cable under ${splitMm} mm).` : `Measure the cable: the inner seal comes out from ${splitMm} mm up.`;
+  return d.highMm < splitMm
+    ? `Keep the inner seal (cable under ${splitMm} mm).`
+    : `Measure the cable: the inner seal comes out from ${splitMm} mm up.`;
 }
 
 export interface TorqueTarget {
@@ -92,12 +100,24 @@ export interface TorqueTarget {
 /** Torque of the AC studs: the data sheet's; without one the typical range for the thread, and it says so. */
 export function torqueTarget(bay: AcBay): TorqueTarget | undefined {
   if (bay.torqueMinNm !== null && bay.torqueMaxNm !== null) {
-    return { lowNm: bay.torqueMinNm, highNm: bay.torqueMaxNm, setNm: (bay.torqueMinNm + bay.torqueMaxNm) / 2, origin: 'data sheet', source: 'data sheet: AC stud torque' };
+    return {
+      lowNm: bay.torqueMinNm,
+      highNm: bay.torqueMaxNm,
+      setNm: (bay.torqueMinNm + bay.torqueMaxNm) / 2,
+      origin: 'data sheet',
+      source: 'data sheet: AC stud torque',
+    };
   }
   const lowNm = exactly(STUD_TORQUE, bay.studM, 'typical low');
   const highNm = exactly(STUD_TORQUE, bay.studM, 'typical high');
   if (lowNm === undefined || highNm === undefined) return undefined;
-  return { lowNm, highNm, setNm: (lowNm + highNm) / 2, origin: 'stud table', source: `typical range for M${bay.studM}: ${STUD_TORQUE.source}` };
+  return {
+    lowNm,
+    highNm,
+    setNm: (lowNm + highNm) / 2,
+    origin: 'stud table',
+    source: `typical range for M${bay.studM}: ${STUD_TORQUE.source}`,
+  };
 }
 
 /** Window to set a tool of relative error e to, N·m: [lo/(1 − e), hi/(1 + e)]; e 6 % up to 10 N·m, else 4 % (ISO 6789-1; recalled). */

@@ -1,58 +1,67 @@
 import { z } from 'zod';
-import { partId, partName } from './moduleType';
-
-const within = (min: number, max: number, unit: string, description: string) =>
-  z.number().min(min, `Must be ${min} to ${max} ${unit}.`).max(max, `Must be ${min} to ${max} ${unit}.`).meta({ unit, description });
+import { partId, partName, quantity } from '../kernel/schema';
 
 export const WIRINGS = ['5-wire', '4-wire with neutral jumper', '3-wire plus PE'] as const;
 
 /** The AC bay: what a lug, a gland and a bend have to live with. Null where the data sheet is silent. */
 export const acBaySchema = z.object({
-  studM: z.union([z.literal(6), z.literal(8), z.literal(10), z.literal(12), z.literal(16)]).meta({ unit: 'M', description: 'Thread of the AC studs' }),
-  studSpacingMm: within(10, 200, 'mm', 'Distance between stud axes').nullable(),
-  palmMaxWidthMm: within(5, 100, 'mm', 'Widest lug palm').nullable(),
-  palmMaxThicknessMm: within(1, 40, 'mm', 'Thickest lug palm').nullable(),
-  sectionMaxMm2: within(4, 630, 'mm²', 'Largest conductor').nullable(),
-  lugsPerStud: within(1, 2, 'lugs', 'Lugs allowed on one stud').int(),
+  studM: z
+    .union([z.literal(6), z.literal(8), z.literal(10), z.literal(12), z.literal(16)])
+    .meta({ unit: 'M', description: 'Thread of the AC studs' }),
+  studSpacingMm: quantity(10, 200, 'mm', 'Distance between stud axes').nullable(),
+  palmMaxWidthMm: quantity(5, 100, 'mm', 'Widest lug palm').nullable(),
+  palmMaxThicknessMm: quantity(1, 40, 'mm', 'Thickest lug palm').nullable(),
+  sectionMaxMm2: quantity(4, 630, 'mm²', 'Largest conductor').nullable(),
+  lugsPerStud: quantity(1, 2, 'lugs', 'Lugs allowed on one stud').int(),
   aluminiumAllowed: z.boolean().nullable().meta({ description: 'Aluminium conductors allowed' }),
-  glandClampMinMm: within(3, 120, 'mm', 'Smallest cable the gland clamps').nullable(),
-  glandClampMaxMm: within(3, 120, 'mm', 'Largest cable the gland clamps').nullable(),
-  glandSealSplitMm: within(3, 120, 'mm', 'Inner seal comes out from this cable diameter up').nullable(),
-  torqueMinNm: within(0.5, 200, 'N·m', 'AC stud torque, lower end').nullable(),
-  torqueMaxNm: within(0.5, 200, 'N·m', 'AC stud torque, upper end').nullable(),
+  glandClampMinMm: quantity(3, 120, 'mm', 'Smallest cable the gland clamps').nullable(),
+  glandClampMaxMm: quantity(3, 120, 'mm', 'Largest cable the gland clamps').nullable(),
+  glandSealSplitMm: quantity(3, 120, 'mm', 'Inner seal comes out from this cable diameter up').nullable(),
+  torqueMinNm: quantity(0.5, 200, 'N·m', 'AC stud torque, lower end').nullable(),
+  torqueMaxNm: quantity(0.5, 200, 'N·m', 'AC stud torque, upper end').nullable(),
 });
 
-/** A three-phase string inverter's data sheet. Null where the sheet does not say. */
-export const inverterTypeSchema = z
-  .object({
-    id: partId,
-    name: partName,
-    ratedW: within(1000, 1e6, 'W', 'Rated active power'),
-    maxApparentVa: within(1000, 1e6, 'VA', 'Maximum apparent power'),
-    nominalLineV: within(200, 1000, 'V', 'Nominal line voltage'),
-    outputMaxA: within(1, 2000, 'A', 'Maximum output current').nullable(),
-    wiring: z.enum(WIRINGS).meta({ description: 'Conductors at the AC terminals' }),
-    breakerMaxA: within(1, 4000, 'A', 'Largest upstream breaker').nullable(),
-    dcMaxV: within(200, 1600, 'V', 'Maximum input voltage'),
-    mpptMinV: within(50, 1500, 'V', 'Lower end of the tracking range'),
-    mpptMaxV: within(100, 1600, 'V', 'Upper end of the tracking range'),
-    fullPowerMinV: within(50, 1500, 'V', 'Lower end of the full-power range').nullable(),
-    fullPowerMaxV: within(100, 1600, 'V', 'Upper end of the full-power range').nullable(),
-    startV: within(50, 1000, 'V', 'Start-up voltage').nullable(),
-    dcMaxW: within(1000, 2e6, 'W', 'Maximum DC power').nullable(),
-    trackers: within(1, 24, 'trackers', 'MPP trackers').int(),
-    inputsPerTracker: within(1, 24, 'inputs', 'Inputs a tracker').int(),
-    trackerOperatingMaxA: within(5, 200, 'A', 'Maximum operating current a tracker'),
-    trackerShortCircuitMaxA: within(5, 300, 'A', 'Maximum short-circuit current a tracker'),
-    shortCircuitLimitIsStc: z.boolean().meta({ description: 'The maker states that the short-circuit limit is for standard test conditions' }),
-    connectorMaxA: within(10, 100, 'A', 'Rating of one DC connector').nullable(),
-    massKg: within(5, 400, 'kg', 'Mass').nullable(),
-    dischargeWaitS: within(60, 3600, 's', 'Waiting time printed on the label').nullable(),
-    busUnitLoads: within(0.03125, 4, 'unit loads', 'RS-485 unit loads').nullable(),
-    bay: acBaySchema,
+/** The fields of a three-phase string inverter's data sheet, one by one. Null where the sheet does not say. */
+export const inverterSheetSchema = z.object({
+  id: partId,
+  name: partName,
+  ratedW: quantity(1000, 1e6, 'W', 'Rated active power'),
+  maxApparentVa: quantity(1000, 1e6, 'VA', 'Maximum apparent power'),
+  nominalLineV: quantity(200, 1000, 'V', 'Nominal line voltage'),
+  outputMaxA: quantity(1, 2000, 'A', 'Maximum output current').nullable(),
+  wiring: z.enum(WIRINGS).meta({ description: 'Conductors at the AC terminals' }),
+  breakerMaxA: quantity(1, 4000, 'A', 'Largest upstream breaker').nullable(),
+  dcMaxV: quantity(200, 1600, 'V', 'Maximum input voltage'),
+  mpptMinV: quantity(50, 1500, 'V', 'Lower end of the tracking range'),
+  mpptMaxV: quantity(100, 1600, 'V', 'Upper end of the tracking range'),
+  fullPowerMinV: quantity(50, 1500, 'V', 'Lower end of the full-power range').nullable(),
+  fullPowerMaxV: quantity(100, 1600, 'V', 'Upper end of the full-power range').nullable(),
+  startV: quantity(50, 1000, 'V', 'Start-up voltage').nullable(),
+  dcMaxW: quantity(1000, 2e6, 'W', 'Maximum DC power').nullable(),
+  trackers: quantity(1, 24, 'trackers', 'MPP trackers').int(),
+  inputsPerTracker: quantity(1, 24, 'inputs', 'Inputs a tracker').int(),
+  trackerOperatingMaxA: quantity(5, 200, 'A', 'Maximum operating current a tracker'),
+  trackerShortCircuitMaxA: quantity(5, 300, 'A', 'Maximum short-circuit current a tracker'),
+  shortCircuitLimitIsStc: z
+    .boolean()
+    .meta({ description: 'The maker states that the short-circuit limit is for standard test conditions' }),
+  connectorMaxA: quantity(10, 100, 'A', 'Rating of one DC connector').nullable(),
+  massKg: quantity(5, 400, 'kg', 'Mass').nullable(),
+  dischargeWaitS: quantity(60, 3600, 's', 'Waiting time printed on the label').nullable(),
+  busUnitLoads: quantity(0.03125, 4, 'unit loads', 'RS-485 unit loads').nullable(),
+  bay: acBaySchema,
+});
+
+/** The sheet with the rules that tie its fields together. */
+export const inverterTypeSchema = inverterSheetSchema
+  .refine((t) => t.mpptMinV < t.mpptMaxV, {
+    path: ['mpptMaxV'],
+    message: 'The tracking range is upside down: the upper end must be above the lower.',
   })
-  .refine((t) => t.mpptMinV < t.mpptMaxV, { path: ['mpptMaxV'], message: 'The tracking range is upside down: the upper end must be above the lower.' })
-  .refine((t) => t.mpptMaxV <= t.dcMaxV, { path: ['mpptMaxV'], message: 'The tracking range cannot end above the maximum input voltage.' })
+  .refine((t) => t.mpptMaxV <= t.dcMaxV, {
+    path: ['mpptMaxV'],
+    message: 'The tracking range cannot end above the maximum input voltage.',
+  })
   .refine((t) => t.fullPowerMinV === null || t.fullPowerMaxV === null || t.fullPowerMinV < t.fullPowerMaxV, {
     path: ['fullPowerMaxV'],
     message: 'The full-power range is upside down.',

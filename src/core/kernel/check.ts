@@ -1,7 +1,17 @@
 /** How a value stands against its limit: the one shape every calculation hands to people. */
 
 /** The line from module to grid, and the chain beside it. */
-export const LINE_ELEMENTS = ['module', 'string', 'tracker', 'inverter', 'lug', 'run', 'board', 'grid', 'chain'] as const;
+export const LINE_ELEMENTS = [
+  'module',
+  'string',
+  'tracker',
+  'inverter',
+  'lug',
+  'run',
+  'board',
+  'grid',
+  'chain',
+] as const;
 export type LineElement = (typeof LINE_ELEMENTS)[number];
 
 export type Verdict = 'holds' | 'tight' | 'stop' | 'unknown';
@@ -76,9 +86,10 @@ export function atLeast(c: Measured, reservePercent = 0): Check {
   return judged(c, c.value - c.limit, reservePercent);
 }
 
-/** The same result, softened or hardened by a rule that the number alone does not show. */
+/** The same result, softened or hardened by a rule that the number alone does not show. A limit that was only wished for leaves no negative margin. */
 export function withVerdict(c: Check, verdict: Verdict, ...why: string[]): Check {
-  return { ...c, verdict, working: [...c.working, ...why] };
+  const margin = verdict !== 'stop' && c.margin !== null && c.margin < 0 ? null : c.margin;
+  return { ...c, margin, verdict, working: [...c.working, ...why] };
 }
 
 /** A rule that is kept or broken, without a number. */
@@ -93,7 +104,14 @@ export function counted(q: Question, value: number, most: number, working: strin
 
 /** No answer yet: the missing inputs by the names the forms use. Never shown as holding. */
 export function unknown(q: Question, missing: readonly string[]): Check {
-  return { ...q, value: null, limit: null, margin: null, verdict: 'unknown', working: [`Missing: ${missing.join(', ')}`] };
+  return {
+    ...q,
+    value: null,
+    limit: null,
+    margin: null,
+    verdict: 'unknown',
+    working: [`Missing: ${missing.join(', ')}`],
+  };
 }
 
 /** The names of the inputs that are null, in the order given. */

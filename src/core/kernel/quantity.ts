@@ -5,8 +5,25 @@ export const STC_W_M2 = 1000;
 
 /** Digits after the point that a crew can use, by unit; others get two. */
 const DIGITS: Readonly<Record<string, number>> = {
-  '%': 2, V: 1, A: 1, W: 0, kW: 1, kVA: 0, m: 1, mm: 1, 'mm²': 1, '°C': 1, 'N·m': 1, Ω: 3, MΩ: 2, s: 0, 'W/m²': 0,
-  'bit/s': 0, '': 0, modules: 0, strings: 0,
+  '%': 2,
+  V: 1,
+  A: 1,
+  W: 0,
+  kW: 1,
+  kVA: 0,
+  m: 1,
+  mm: 1,
+  'mm²': 1,
+  '°C': 1,
+  'N·m': 1,
+  Ω: 3,
+  MΩ: 2,
+  s: 0,
+  'W/m²': 0,
+  'bit/s': 0,
+  '': 0,
+  modules: 0,
+  strings: 0,
 };
 
 /** `1013.3 V`; a dash where there is no number. Digits follow the unit. */

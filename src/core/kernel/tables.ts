@@ -15,7 +15,8 @@ export interface PublishedTable<Column extends string> {
 export function publishedTable<const Column extends string>(table: PublishedTable<Column>): PublishedTable<Column> {
   let last = Number.NEGATIVE_INFINITY;
   for (const row of table.rows) {
-    if (row.length !== table.columns.length + 1) throw new RangeError(`${table.source}: row ${row[0]} has ${row.length} cells`);
+    if (row.length !== table.columns.length + 1)
+      throw new RangeError(`${table.source}: row ${row[0]} has ${row.length} cells`);
     if (!(row[0] > last)) throw new RangeError(`${table.source}: keys do not rise at ${row[0]}`);
     last = row[0];
   }

@@ -46,12 +46,17 @@ export function chainLengthM(design: SiteDesign): { readonly lengthM: number; re
   const hops = chainHops(design);
   return {
     lengthM: hops.reduce((sum, h) => sum + (h.cableM ?? 0), 0),
-    missing: hops.filter((h) => h.cableM === null).map((h) => `route or positions for ${h.from.label} to ${h.to.label}`),
+    missing: hops
+      .filter((h) => h.cableM === null)
+      .map((h) => `route or positions for ${h.from.label} to ${h.to.label}`),
   };
 }
 
 /** Sum of unit loads, and which devices do not say theirs. */
-export function unitLoadsOf(design: SiteDesign, types: ReadonlyMap<string, InverterType>): { readonly unitLoads: number; readonly missing: readonly string[] } {
+export function unitLoadsOf(
+  design: SiteDesign,
+  types: ReadonlyMap<string, InverterType>,
+): { readonly unitLoads: number; readonly missing: readonly string[] } {
   const inverters = new Map(design.inverters.map((i) => [i.id, i]));
   const loadOf = (d: ChainDevice) => {
     const inverter = d.inverterId ? inverters.get(d.inverterId) : undefined;

@@ -6,15 +6,32 @@ import { siteOf } from '../testing/examples';
 import { assessLinks } from './assess';
 import { chainLengthM, hopCableM, lengthLimitM, routeM } from './chain';
 
-const logger = { id: 'log', kind: 'logger' as const, label: 'LOG', inverterId: null, address: null, terminated: true, unitLoads: 1, position: { xM: 0, yM: 0, zM: 1.5 }, entryM: 1, hopM: null };
+const logger = {
+  id: 'log',
+  kind: 'logger' as const,
+  label: 'LOG',
+  inverterId: null,
+  address: null,
+  terminated: true,
+  unitLoads: 1,
+  position: { xM: 0, yM: 0, zM: 1.5 },
+  entryM: 1,
+  hopM: null,
+};
 const site = (() => {
   const bare = siteOf(8, []);
   const at = [-2, 3, -7, 10, -15, 22, -27, 36];
-  const moved = { ...bare, inverters: bare.inverters.map((i, n) => ({ ...i, position: { xM: at[n] ?? 0, yM: 0, zM: 1.2 } })) };
+  const moved = {
+    ...bare,
+    inverters: bare.inverters.map((i, n) => ({ ...i, position: { xM: at[n] ?? 0, yM: 0, zM: 1.2 } })),
+  };
   return withChainNumbered({ ...moved, chain: { bitRate: 9600 as const, devices: [logger, ...moved.chain.devices] } });
 })();
 const check = (d: SiteDesign, id: string) => assessLinks(d).filter((c) => c.id === id);
-const edit = (over: (d: SiteDesign['chain']['devices'][number], i: number) => object): SiteDesign => ({ ...site, chain: { ...site.chain, devices: site.chain.devices.map((d, i) => ({ ...d, ...over(d, i) })) } });
+const edit = (over: (d: SiteDesign['chain']['devices'][number], i: number) => object): SiteDesign => ({
+  ...site,
+  chain: { ...site.chain, devices: site.chain.devices.map((d, i) => ({ ...d, ...over(d, i) })) },
+});
 
 describe('length', () => {
   it('is 1200 m at 9600 bit/s and 868.056 m at 115200 (common practice)', () => {
@@ -49,15 +66,33 @@ describe('chain rules (TIA/EIA-485-A; Modbus over Serial Line V1.02)', () => {
     expect(check(twins, 'links.address').filter((c) => c.verdict === 'stop').length).toBe(2);
   });
   it('call a unit still at its factory address unknown', () => {
-    expect(check(edit((d, i) => (i === 3 ? { address: null } : {})), 'links.address').filter((c) => c.verdict === 'unknown').length).toBe(1);
+    expect(
+      check(
+        edit((d, i) => (i === 3 ? { address: null } : {})),
+        'links.address',
+      ).filter((c) => c.verdict === 'unknown').length,
+    ).toBe(1);
   });
   it.each([
     ['missing at the far end', (i: number) => (i === 8 ? { terminated: false } : {})],
     ['a third inside', (i: number) => (i === 4 ? { terminated: true } : {})],
     ['missing at the logger', (i: number) => (i === 0 ? { terminated: false } : {})],
-  ])('stop a terminator %s', (_, over) => expect(check(edit((_d, i) => over(i)), 'links.terminators')[0]?.verdict).toBe('stop'));
+  ])('stop a terminator %s', (_, over) =>
+    expect(
+      check(
+        edit((_d, i) => over(i)),
+        'links.terminators',
+      )[0]?.verdict,
+    ).toBe('stop'),
+  );
   it('stop more than 32 unit loads', () => {
-    expect(check(edit((d) => (d.kind === 'inverter' ? { unitLoads: 4 } : {})), 'links.unit-loads')[0]).toMatchObject({ value: 33, verdict: 'stop' });
+    expect(
+      check(
+        edit((d) => (d.kind === 'inverter' ? { unitLoads: 4 } : {})),
+        'links.unit-loads',
+      )[0],
+    ).toMatchObject({ value: 33, verdict: 'stop' });
   });
-  it('say nothing of a site without a chain', () => expect(assessLinks({ ...site, chain: { bitRate: null, devices: [] } })).toEqual([]));
+  it('say nothing of a site without a chain', () =>
+    expect(assessLinks({ ...site, chain: { bitRate: null, devices: [] } })).toEqual([]));
 });

@@ -19,9 +19,15 @@ export interface VoltageVerdict {
 }
 
 /** Line (and phase) voltages at rest: 0.95…1.05 holds, the code's window is tight, outside stops (inner band: common practice). */
-export function judgeAcWindow(code: GridCode, nominalLineV: number, lineV: readonly number[], phaseV: readonly number[] = []): VoltageVerdict {
+export function judgeAcWindow(
+  code: GridCode,
+  nominalLineV: number,
+  lineV: readonly number[],
+  phaseV: readonly number[] = [],
+): VoltageVerdict {
   const perUnit = [...lineV.map((v) => v / nominalLineV), ...phaseV.map((v) => (v * Math.sqrt(3)) / nominalLineV)];
-  const one = (pu: number): Verdict => (!(pu >= code.vMinPu - 1e-9 && pu <= code.vMaxPu + 1e-9) ? 'stop' : pu >= 0.95 && pu <= 1.05 ? 'holds' : 'tight');
+  const one = (pu: number): Verdict =>
+    !(pu >= code.vMinPu - 1e-9 && pu <= code.vMaxPu + 1e-9) ? 'stop' : pu >= 0.95 && pu <= 1.05 ? 'holds' : 'tight';
   const worstPu = perUnit.reduce((a, b) => (Math.abs(b - 1) > Math.abs(a - 1) ? b : a), 1);
   const verdict = worstOf(perUnit.map(one));
   return { verdict: verdict === 'unknown' ? 'stop' : verdict, worstPu };

@@ -21,12 +21,20 @@ const GAP_MAX_S = 10;
  * When a unit may connect: the wait starts at the first good sample and restarts at any sample outside the window or after a gap
  * over 10 s. Null while it has not run unbroken for `delayS`. Source: reconnection rules of the grid codes.
  */
-export function reconnection(samples: readonly GridSample[], window: { minV: number; maxV: number; minHz: number; maxHz: number }, delayS: number): { readyAtS: number | null; restarts: number } {
+export function reconnection(
+  samples: readonly GridSample[],
+  window: { minV: number; maxV: number; minHz: number; maxHz: number },
+  delayS: number,
+): { readyAtS: number | null; restarts: number } {
   let since: number | null = null;
   let lastS: number | null = null;
   let restarts = 0;
   for (const s of samples) {
-    const good = s.lineV >= window.minV && s.lineV <= window.maxV && s.frequencyHz >= window.minHz && s.frequencyHz <= window.maxHz;
+    const good =
+      s.lineV >= window.minV &&
+      s.lineV <= window.maxV &&
+      s.frequencyHz >= window.minHz &&
+      s.frequencyHz <= window.maxHz;
     const gap = lastS !== null && s.atS - lastS > GAP_MAX_S;
     if (since !== null && (!good || gap)) {
       restarts += 1;
@@ -73,13 +81,20 @@ export function stepTrouble(state: EnergiseState, reading: number | null, limits
   switch (state) {
     case 'AC_CLOSED':
       if (restLineV === null) return 'No AC voltages on record for this unit: measure them first.';
-      return Math.abs(reading / restLineV - 1) > 0.01 ? `${reading} V is over 1 % from the ${restLineV.toFixed(1)} V measured at rest.` : null;
+      return Math.abs(reading / restLineV - 1) > 0.01
+        ? `${reading} V is over 1 % from the ${restLineV.toFixed(1)} V measured at rest.`
+        : null;
     case 'DC_CLOSED':
-      if (dcMaxV !== null && reading > dcMaxV) return `${reading} V is above the input limit ${dcMaxV} V: open that DC switch.`;
-      return startV !== null && reading < startV ? `${reading} V is under the start-up voltage ${startV} V: the unit will not start.` : null;
+      if (dcMaxV !== null && reading > dcMaxV)
+        return `${reading} V is above the input limit ${dcMaxV} V: open that DC switch.`;
+      return startV !== null && reading < startV
+        ? `${reading} V is under the start-up voltage ${startV} V: the unit will not start.`
+        : null;
     case 'GRID_WAIT':
       if (window === null) return 'No grid code or nominal voltage on the survey: the window is unknown.';
-      return reading < window.minV || reading > window.maxV ? `${reading} V is outside ${window.minV.toFixed(0)} to ${window.maxV.toFixed(0)} V: the wait restarts.` : null;
+      return reading < window.minV || reading > window.maxV
+        ? `${reading} V is outside ${window.minV.toFixed(0)} to ${window.maxV.toFixed(0)} V: the wait restarts.`
+        : null;
     case 'RAMP':
       return reading > 0 ? null : 'No power yet: keep watching, or find the unmet condition.';
     case 'ON_GRID':

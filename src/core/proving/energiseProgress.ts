@@ -22,7 +22,9 @@ export interface StepView {
 export function stepLimits(design: SiteDesign, inverterId: string, records: readonly SiteRecord[]): StepLimits {
   const unit = design.inverters.find((i) => i.id === inverterId);
   const type = design.equipment.inverters.find((t) => t.id === unit?.typeId);
-  const rest = liveRecords(records).filter((r): r is RecordOf<'ac-voltages'> => r.kind === 'ac-voltages' && r.subject.id === inverterId).at(-1)?.values;
+  const rest = liveRecords(records)
+    .filter((r): r is RecordOf<'ac-voltages'> => r.kind === 'ac-voltages' && r.subject.id === inverterId)
+    .at(-1)?.values;
   const code = gridCodeOf(design.survey.gridCode);
   return {
     restLineV: rest ? (rest.l12V + rest.l23V + rest.l31V) / 3 : null,
@@ -38,7 +40,8 @@ function guards(step: EnergiseStep, design: SiteDesign, inverterId: string): Gat
   const strings = design.strings.filter((s) => s.place?.inverterId === inverterId);
   if (step.state === 'LOCKED_OFF') return [gateKey('I-PERMIT', inverterId)];
   if (step.state === 'AC_CLOSED') return [gateKey('I-ACV', inverterId)];
-  if (step.state === 'DC_CLOSED') return [gateKey('I-DCLAND', inverterId), ...strings.map((s) => gateKey('D-VOC', s.id))];
+  if (step.state === 'DC_CLOSED')
+    return [gateKey('I-DCLAND', inverterId), ...strings.map((s) => gateKey('D-VOC', s.id))];
   return step.state === 'ON_GRID' ? [gateKey('I-SETUP', inverterId)] : [];
 }
 
@@ -46,9 +49,15 @@ function guards(step: EnergiseStep, design: SiteDesign, inverterId: string): Gat
  * Where an inverter stands in the usual order: a step opens when the one before is confirmed with its reading, its guards are
  * closed and its least wait is over. A guard lost stops the order; nothing is skipped.
  */
-export function energiseProgress(design: SiteDesign, inverterId: string, records: readonly SiteRecord[], gates: ReadonlyMap<GateKey, GateView>): StepView[] {
+export function energiseProgress(
+  design: SiteDesign,
+  inverterId: string,
+  records: readonly SiteRecord[],
+  gates: ReadonlyMap<GateKey, GateView>,
+): StepView[] {
   const done = new Map<string, RecordOf<'energise'>>();
-  for (const r of liveRecords(records)) if (r.kind === 'energise' && r.subject.id === inverterId) done.set(r.values.state, r);
+  for (const r of liveRecords(records))
+    if (r.kind === 'energise' && r.subject.id === inverterId) done.set(r.values.state, r);
   const code = gridCodeOf(design.survey.gridCode);
   let before: StepView | null = null;
   return USUAL_ORDER.map((step) => {
@@ -74,9 +83,14 @@ export function energiseProgress(design: SiteDesign, inverterId: string, records
 }
 
 /** Why a step may not be confirmed with this entry; null when it may. */
-export function confirmTrouble(view: StepView | undefined, entry: RecordOf<'energise'>, limits: StepLimits): string | null {
+export function confirmTrouble(
+  view: StepView | undefined,
+  entry: RecordOf<'energise'>,
+  limits: StepLimits,
+): string | null {
   if (!view) return `${entry.values.state} is no step of the usual order on this site.`;
-  if (view.state === 'done' && entry.corrects === null) return `${entry.values.state} is confirmed already: correct the entry instead.`;
+  if (view.state === 'done' && entry.corrects === null)
+    return `${entry.values.state} is confirmed already: correct the entry instead.`;
   if (view.state === 'locked') return view.blockedBy.join('; ');
   if (view.notBeforeMs !== null && Date.parse(entry.doneAt) < view.notBeforeMs) {
     return `Wait ${Math.ceil((view.notBeforeMs - Date.parse(entry.doneAt)) / 1000)} s longer: ${view.step.action}.`;

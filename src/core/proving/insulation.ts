@@ -21,7 +21,9 @@ const TEST_VOLTAGES = [250, 500, 1000, 1500];
 export function dcInsulationTest(stringUocStcV: number, moduleSystemMaxV: number): InsulationTest {
   requirePositive({ stringUocStcV, moduleSystemMaxV }, 'stringUocStcV', 'moduleSystemMaxV');
   const systemV = 1.25 * stringUocStcV;
-  const [, testV, minimumMohm] = STEPS.find(([below], i) => (i === 0 ? systemV < below : systemV <= below)) ?? [0, 1500, 1];
+  const [, testV, minimumMohm] = STEPS.find(([below], i) => (i === 0 ? systemV < below : systemV <= below)) ?? [
+    0, 1500, 1,
+  ];
   const allowed = TEST_VOLTAGES.filter((v) => v <= moduleSystemMaxV);
   const capped = testV > moduleSystemMaxV;
   return { requiredTestV: capped ? (allowed.at(-1) ?? 250) : testV, minimumMohm, capped };
@@ -45,21 +47,39 @@ export interface InsulationVerdict {
 }
 
 /** Judges a DC reading. */
-export function judgeDcInsulation(test: InsulationTest, usedV: number, mohm: number, sectionKw: number, moduleSystemMaxV: number): InsulationVerdict {
-  if (usedV > moduleSystemMaxV) return { verdict: 'stop', text: `${usedV} V is above the modules’ ${moduleSystemMaxV} V: report it, the insulation may be hurt.` };
-  if (usedV < test.requiredTestV) return { verdict: 'unknown', text: `${usedV} V proves nothing: test with ${test.requiredTestV} V.` };
+export function judgeDcInsulation(
+  test: InsulationTest,
+  usedV: number,
+  mohm: number,
+  sectionKw: number,
+  moduleSystemMaxV: number,
+): InsulationVerdict {
+  if (usedV > moduleSystemMaxV)
+    return {
+      verdict: 'stop',
+      text: `${usedV} V is above the modules’ ${moduleSystemMaxV} V: report it, the insulation may be hurt.`,
+    };
+  if (usedV < test.requiredTestV)
+    return { verdict: 'unknown', text: `${usedV} V proves nothing: test with ${test.requiredTestV} V.` };
   if (mohm >= test.minimumMohm) return { verdict: 'holds', text: `${mohm} MΩ ≥ ${test.minimumMohm} MΩ at ${usedV} V` };
   return sectionKw > SECTION_MAX_KW
-    ? { verdict: 'unknown', text: `${mohm} MΩ over ${sectionKw.toFixed(1)} kW: split into sections up to ${SECTION_MAX_KW} kW and test each.` }
+    ? {
+        verdict: 'unknown',
+        text: `${mohm} MΩ over ${sectionKw.toFixed(1)} kW: split into sections up to ${SECTION_MAX_KW} kW and test each.`,
+      }
     : { verdict: 'stop', text: `${mohm} MΩ is below ${test.minimumMohm} MΩ: find the earth fault before landing.` };
 }
 
 /** Judges a reading on a dead AC run. */
 export function judgeAcInsulation(test: InsulationTest, usedV: number, mohm: number): InsulationVerdict {
-  if (usedV < test.requiredTestV) return { verdict: 'unknown', text: `${usedV} V proves nothing: test with ${test.requiredTestV} V.` };
+  if (usedV < test.requiredTestV)
+    return { verdict: 'unknown', text: `${usedV} V proves nothing: test with ${test.requiredTestV} V.` };
   if (mohm < test.minimumMohm) return { verdict: 'stop', text: `${mohm} MΩ is below ${test.minimumMohm} MΩ.` };
   return mohm < NEW_RUN_MOHM
-    ? { verdict: 'tight', text: `${mohm} MΩ passes, but a new run reads over ${NEW_RUN_MOHM} MΩ: look for damp or damage.` }
+    ? {
+        verdict: 'tight',
+        text: `${mohm} MΩ passes, but a new run reads over ${NEW_RUN_MOHM} MΩ: look for damp or damage.`,
+      }
     : { verdict: 'holds', text: `${mohm} MΩ ≥ ${test.minimumMohm} MΩ at ${usedV} V` };
 }
 

@@ -28,7 +28,10 @@ export interface Progress {
 export function gateModel(design: SiteDesign): GateModel {
   const { rcdFitted, stopFitted, contactsFitted } = design.survey;
   return {
-    inverters: design.inverters.map((i) => ({ id: i.id, strings: design.strings.filter((s) => s.place?.inverterId === i.id).map((s) => s.id) })),
+    inverters: design.inverters.map((i) => ({
+      id: i.id,
+      strings: design.strings.filter((s) => s.place?.inverterId === i.id).map((s) => s.id),
+    })),
     busFitted: design.chain.devices.length > 0,
     rcdFitted,
     stopFitted,
@@ -42,10 +45,18 @@ export function subjectFingerprint(design: SiteDesign, subject: SiteRecord['subj
   if (subject.scope === 'string') {
     const string = design.strings.find((s) => s.id === subject.id);
     const plane = design.planes.find((p) => p.id === string?.planeId);
-    return JSON.stringify([string ?? null, plane?.moduleTypeId, design.equipment.modules.find((m) => m.id === plane?.moduleTypeId)]);
+    return JSON.stringify([
+      string ?? null,
+      plane?.moduleTypeId,
+      design.equipment.modules.find((m) => m.id === plane?.moduleTypeId),
+    ]);
   }
   const inverter = design.inverters.find((i) => i.id === subject.id);
-  return JSON.stringify([inverter?.typeId, design.equipment.inverters.find((t) => t.id === inverter?.typeId), design.runs.find((r) => r.inverterId === subject.id)]);
+  return JSON.stringify([
+    inverter?.typeId,
+    design.equipment.inverters.find((t) => t.id === inverter?.typeId),
+    design.runs.find((r) => r.inverterId === subject.id),
+  ]);
 }
 
 /** Gates that lapse at the end of the day on which they were closed. */
@@ -64,13 +75,25 @@ export function progressOf(log: SiteLog): Progress {
     const made = log.releases.get(record.release);
     return made ? [judge(record, made, live)] : [];
   });
-  const running = new Set(judged.filter((j) => j.gates.some((g) => g.gate === 'I-ONGRID' && g.result === 'pass')).map((j) => j.record.subject.id));
+  const running = new Set(
+    judged
+      .filter((j) => j.gates.some((g) => g.gate === 'I-ONGRID' && g.result === 'pass'))
+      .map((j) => j.record.subject.id),
+  );
   for (const { record, gates } of judged) {
     const made = log.releases.get(record.release) ?? design;
     const changed = subjectFingerprint(made, record.subject) !== subjectFingerprint(design, record.subject);
     for (const { gate, result } of gates) {
-      if (result === 'waived' && record.kind === 'waiver' && waiverLapsed(record.doneAt, record.values.reviewDays, log.today)) continue;
-      const lapses = DAILY.has(gate) && record.doneAt.slice(0, 10) !== log.today && !(gate === 'I-PERMIT' && running.has(record.subject.id));
+      if (
+        result === 'waived' &&
+        record.kind === 'waiver' &&
+        waiverLapsed(record.doneAt, record.values.reviewDays, log.today)
+      )
+        continue;
+      const lapses =
+        DAILY.has(gate) &&
+        record.doneAt.slice(0, 10) !== log.today &&
+        !(gate === 'I-PERMIT' && running.has(record.subject.id));
       const key = gateKey(gate, record.subject.id);
       if (lapses) results.delete(key);
       else results.set(key, changed && result !== 'fail' ? 'stale' : result);

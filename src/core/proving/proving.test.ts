@@ -70,7 +70,20 @@ describe('string test', () => {
     expect(likeness(20, 905, 904)).toMatchObject({ label: 'ok', verdict: 'holds' });
   });
   const test = (over: object) =>
-    judgeStringTest({ subject: { element: 'string', path: 's' }, module: M575, modules: 18, voltageV: 870, currentA: null, cellC: 43.16, irradianceWm2: 720, coldestC: -12, limitV: 1100, sistersV: [871, 869, 870.5], otherModules: null, ...over });
+    judgeStringTest({
+      subject: { element: 'string', path: 's' },
+      module: M575,
+      modules: 18,
+      voltageV: 870,
+      currentA: null,
+      cellC: 43.16,
+      irradianceWm2: 720,
+      coldestC: -12,
+      limitV: 1100,
+      sistersV: [871, 869, 870.5],
+      otherModules: null,
+      ...over,
+    });
   it('holds for a healthy string', () => expect(test({}).verdict).toBe('holds'));
   it('stops a reversed one whatever else it reads', () => {
     const r = test({ voltageV: -870 });
@@ -81,9 +94,11 @@ describe('string test', () => {
   it('stops a string over the cold limit though it reads well today', () => {
     expect(test({ limitV: 990 }).checks.find((c) => c.id === 'proving.cold-voltage')?.verdict).toBe('stop');
   });
-  it('is unknown without a design temperature', () => expect(test({ coldestC: null }).checks.find((c) => c.id === 'proving.cold-voltage')?.verdict).toBe('unknown'));
+  it('is unknown without a design temperature', () =>
+    expect(test({ coldestC: null }).checks.find((c) => c.id === 'proving.cold-voltage')?.verdict).toBe('unknown'));
   it('refuses to judge in the dark', () => expect(() => test({ irradianceWm2: 80 })).toThrow(/too dark/));
-  it('refuses a coefficient typed in per cent', () => expect(() => test({ module: { ...M575, betaUocPerK: -0.251 } })).toThrow(/betaUocPerK/));
+  it('refuses a coefficient typed in per cent', () =>
+    expect(() => test({ module: { ...M575, betaUocPerK: -0.251 } })).toThrow(/betaUocPerK/));
 });
 
 describe('insulation (IEC 62446-1, 6.7; IEC 60364-6)', () => {
@@ -118,7 +133,10 @@ describe('AC voltages', () => {
     expect(v.verdict).toBe('holds');
   });
   it('744 V on 690 V is inside EN 50549-1 but tight', () => {
-    expect(judgeAcWindow(gridCodeOf('EN 50549-1 first start')!, 690, [742, 739, 744])).toMatchObject({ verdict: 'tight', worstPu: expect.closeTo(1.07826087, 6) });
+    expect(judgeAcWindow(gridCodeOf('EN 50549-1 first start')!, 690, [742, 739, 744])).toMatchObject({
+      verdict: 'tight',
+      worstPu: expect.closeTo(1.07826087, 6),
+    });
     expect(judgeAcWindow(gridCodeOf('EN 50549-1 first start')!, 400, [400, 400, 330]).verdict).toBe('stop');
   });
   it('unbalance of 402, 389, 407 V is 2.675 % (IEC 61000-4-30)', () => {
@@ -130,12 +148,22 @@ describe('AC voltages', () => {
 
 describe('energising', () => {
   const window = { minV: 340, maxV: 440, minHz: 49.5, maxHz: 50.1 };
-  const every5 = (from: number, to: number, v: number) => Array.from({ length: (to - from) / 5 + 1 }, (_, i) => ({ atS: from + 5 * i, lineV: v, frequencyHz: 50 }));
+  const every5 = (from: number, to: number, v: number) =>
+    Array.from({ length: (to - from) / 5 + 1 }, (_, i) => ({ atS: from + 5 * i, lineV: v, frequencyHz: 50 }));
   it('restarts the wait at every excursion: ready at 105 s after one (grid-code reconnection rule)', () => {
-    expect(reconnection([...every5(0, 35, 400), { atS: 40, lineV: 445, frequencyHz: 50 }, ...every5(45, 135, 402)], window, 60)).toEqual({ readyAtS: 105, restarts: 1 });
+    expect(
+      reconnection(
+        [...every5(0, 35, 400), { atS: 40, lineV: 445, frequencyHz: 50 }, ...every5(45, 135, 402)],
+        window,
+        60,
+      ),
+    ).toEqual({ readyAtS: 105, restarts: 1 });
   });
   it('restarts after a gap over 10 s', () => {
-    expect(reconnection([...every5(0, 30, 400), ...every5(50, 120, 400)], window, 60)).toEqual({ readyAtS: 110, restarts: 1 });
+    expect(reconnection([...every5(0, 30, 400), ...every5(50, 120, 400)], window, 60)).toEqual({
+      readyAtS: 110,
+      restarts: 1,
+    });
     expect(reconnection(every5(0, 50, 400), window, 60).readyAtS).toBeNull();
   });
   it('waits what the grid code says, and not at all by guess', () => {
@@ -144,7 +172,16 @@ describe('energising', () => {
     expect(leastWaitS(wait, undefined)).toBeNull();
   });
   it('closes AC before DC, and waits before power', () => {
-    expect(USUAL_ORDER.map((s) => s.state)).toEqual(['LOCKED_OFF', 'AC_CLOSED', 'DC_CLOSED', 'SELF_CHECK', 'GRID_WAIT', 'RAMP', 'ON_GRID', 'SETTLED']);
+    expect(USUAL_ORDER.map((s) => s.state)).toEqual([
+      'LOCKED_OFF',
+      'AC_CLOSED',
+      'DC_CLOSED',
+      'SELF_CHECK',
+      'GRID_WAIT',
+      'RAMP',
+      'ON_GRID',
+      'SETTLED',
+    ]);
   });
   it('confirms a step only with a fitting reading', () => {
     const limits = { restLineV: 400, window: { minV: 340, maxV: 440 }, startV: 250, dcMaxV: 1100, ratedW: 100_000 };
@@ -155,26 +192,65 @@ describe('energising', () => {
     expect(stepTrouble('ON_GRID', 0.9, limits)).toContain('1 %');
     expect(stepTrouble('ON_GRID', null, limits)).toContain('reading');
   });
-  it('waits 300 s, the label if longer, 900 s without one', () => expect([300, 600, null].map(dischargeWaitS)).toEqual([300, 600, 900]));
+  it('waits 300 s, the label if longer, 900 s without one', () =>
+    expect([300, 600, null].map(dischargeWaitS)).toEqual([300, 600, 900]));
 });
 
 describe('gates', () => {
-  const model = { inverters: [{ id: 'A', strings: ['A1', 'A2'] }], busFitted: true, rcdFitted: false, stopFitted: false, contactsFitted: false };
-  const before = ['S-DOC', 'S-SAFE', 'S-EARTH', 'S-SUPPLY', 'S-PTO', 'I-MOUNT@A', 'I-PE@A', 'I-ACIR@A', 'I-TORQ@A', 'I-ACV@A', 'I-ADDR@A', 'D-ID@A1', 'D-ID@A2', 'D-POL@A1', 'D-POL@A2', 'D-VOC@A1', 'D-VOC@A2', 'D-IR@A1'];
-  const results = (keys: readonly string[], over: Record<GateKey, GateResult> = {}) => new Map<GateKey, GateResult>([...keys.map((k) => [k, 'pass'] as const), ...Object.entries(over)]);
+  const model = {
+    inverters: [{ id: 'A', strings: ['A1', 'A2'] }],
+    busFitted: true,
+    rcdFitted: false,
+    stopFitted: false,
+    contactsFitted: false,
+  };
+  const before = [
+    'S-DOC',
+    'S-SAFE',
+    'S-EARTH',
+    'S-SUPPLY',
+    'S-PTO',
+    'I-MOUNT@A',
+    'I-PE@A',
+    'I-ACIR@A',
+    'I-TORQ@A',
+    'I-ACV@A',
+    'I-ADDR@A',
+    'D-ID@A1',
+    'D-ID@A2',
+    'D-POL@A1',
+    'D-POL@A2',
+    'D-VOC@A1',
+    'D-VOC@A2',
+    'D-IR@A1',
+  ];
+  const results = (keys: readonly string[], over: Record<GateKey, GateResult> = {}) =>
+    new Map<GateKey, GateResult>([...keys.map((k) => [k, 'pass'] as const), ...Object.entries(over)]);
   const state = (r: Map<GateKey, GateResult>, key: GateKey) => gateStates(model, r).get(key)?.state;
   const permitted = [...before, 'D-IR@A2', 'I-DCLAND@A', 'I-COVER@A', 'I-PERMIT@A'];
 
   it('stand open or locked before the last string is proved', () => {
     const r = results(before);
-    expect(['D-IR@A2', 'I-DCLAND@A', 'I-PERMIT@A', 'I-RCD@A', 'D-ISC@A1'].map((k) => state(r, k))).toEqual(['open', 'locked', 'locked', 'n/a', 'open']);
+    expect(['D-IR@A2', 'I-DCLAND@A', 'I-PERMIT@A', 'I-RCD@A', 'D-ISC@A1'].map((k) => state(r, k))).toEqual([
+      'open',
+      'locked',
+      'locked',
+      'n/a',
+      'open',
+    ]);
   });
   it('let set-up follow the permit', () => {
-    expect(['I-PERMIT@A', 'I-SETUP@A', 'I-ONGRID@A'].map((k) => state(results(permitted), k))).toEqual(['passed', 'open', 'locked']);
+    expect(['I-PERMIT@A', 'I-SETUP@A', 'I-ONGRID@A'].map((k) => state(results(permitted), k))).toEqual([
+      'passed',
+      'open',
+      'locked',
+    ]);
   });
   it('go stale through the whole chain when one lug is opened again', () => {
     const r = results(permitted, { 'I-TORQ@A': 'stale' });
-    expect(['I-TORQ@A', 'I-ACV@A', 'I-COVER@A', 'I-PERMIT@A', 'I-SETUP@A', 'I-DCLAND@A'].map((k) => state(r, k))).toEqual(['stale', 'stale', 'stale', 'stale', 'locked', 'passed']);
+    expect(
+      ['I-TORQ@A', 'I-ACV@A', 'I-COVER@A', 'I-PERMIT@A', 'I-SETUP@A', 'I-DCLAND@A'].map((k) => state(r, k)),
+    ).toEqual(['stale', 'stale', 'stale', 'stale', 'locked', 'passed']);
   });
   it('keep hands and live work locked while the day is not made safe, and make nothing stale for it', () => {
     const r = results(before.filter((k) => k !== 'S-SAFE'));
@@ -191,7 +267,9 @@ describe('gates', () => {
   it('21 gates can never be waived, by nobody', () => {
     const never = GATE_TABLE.filter((g) => g.waiver === 'never');
     expect(never.length).toBe(21);
-    for (const gate of never) for (const role of ['lead', 'electrician'] as const) expect(judgeWaiver(gate, role, 'a good and long enough reason', 5).waived).toBe(false);
+    for (const gate of never)
+      for (const role of ['lead', 'electrician'] as const)
+        expect(judgeWaiver(gate, role, 'a good and long enough reason', 5).waived).toBe(false);
   });
   it('others are waived by role, with a reason and a review date', () => {
     expect(judgeWaiver(gateRow('S-SOAK'), 'lead', 'no sun before hand-over day', 14).waived).toBe(true);
@@ -212,18 +290,48 @@ describe('records', () => {
   const uuid = (n: number) => `01900000-0000-7000-8000-${String(n).padStart(12, '0')}`;
   const entry = (n: number, over: object): SiteRecord =>
     recordSchema.parse({
-      id: uuid(n), doneAt: `2026-05-04T10:${String(n).padStart(2, '0')}:00+02:00`, by: 'R. Vahl', role: 'electrician', release: 'A', corrects: null, reason: null,
-      instrument: { name: 'test set', serial: 'TS-4', calibratedUntil: '2027-01-31' }, ...over,
+      id: uuid(n),
+      doneAt: `2026-05-04T10:${String(n).padStart(2, '0')}:00+02:00`,
+      by: 'R. Vahl',
+      role: 'electrician',
+      release: 'A',
+      corrects: null,
+      reason: null,
+      instrument: { name: 'test set', serial: 'TS-4', calibratedUntil: '2027-01-31' },
+      ...over,
     });
   const string = (id: string) => ({ scope: 'string', id });
-  const volts = (n: number, id: string, voltageV: number, over: object = {}) => entry(n, { kind: 'string-test', subject: string(id), values: { voltageV, cellC: 43.16, irradianceWm2: 720, currentA: null }, ...over });
+  const volts = (n: number, id: string, voltageV: number, over: object = {}) =>
+    entry(n, {
+      kind: 'string-test',
+      subject: string(id),
+      values: { voltageV, cellC: 43.16, irradianceWm2: 720, currentA: null },
+      ...over,
+    });
   const site = (() => {
     const bare = siteOf(1, [plane('south', 72)]);
     return withStrings(bare, layoutStrings(bare).strings);
   })();
-  const labels = ['s-1', 's-2'].map((id, n) => entry(50 + n, { kind: 'gate', subject: string(id), values: { gate: 'D-ID', result: 'pass', evidence: 'tags at both ends' } }));
-  const log = (records: SiteRecord[], over: object = {}) => progressOf({ records: [...labels, ...records], releases: new Map([['A', site]]), current: 'A', today: '2026-05-04', ...over });
-  const expectedV = expectedReading(M575, { modules: site.strings[0]!.modules, cellC: 43.16, irradianceWm2: 720 }).stringV;
+  const labels = ['s-1', 's-2'].map((id, n) =>
+    entry(50 + n, {
+      kind: 'gate',
+      subject: string(id),
+      values: { gate: 'D-ID', result: 'pass', evidence: 'tags at both ends' },
+    }),
+  );
+  const log = (records: SiteRecord[], over: object = {}) =>
+    progressOf({
+      records: [...labels, ...records],
+      releases: new Map([['A', site]]),
+      current: 'A',
+      today: '2026-05-04',
+      ...over,
+    });
+  const expectedV = expectedReading(M575, {
+    modules: site.strings[0]!.modules,
+    cellC: 43.16,
+    irradianceWm2: 720,
+  }).stringV;
 
   it('a healthy reading passes polarity and voltage of its string', () => {
     const p = log([volts(1, 's-1', expectedV)]);
@@ -241,34 +349,65 @@ describe('records', () => {
   it('a correction must name an entry of the same kind and part, once', () => {
     const first = volts(1, 's-1', expectedV);
     const why = 'typed wrong';
-    expect(correctionTrouble(volts(2, 's-1', 1, { corrects: uuid(9), reason: why }), [first])).toContain('not on record');
+    expect(correctionTrouble(volts(2, 's-1', 1, { corrects: uuid(9), reason: why }), [first])).toContain(
+      'not on record',
+    );
     expect(correctionTrouble(volts(2, 's-2', 1, { corrects: first.id, reason: why }), [first])).toContain('same part');
     const second = volts(2, 's-1', 1, { corrects: first.id, reason: why });
     expect(correctionTrouble(second, [first])).toBeNull();
-    expect(correctionTrouble(volts(3, 's-1', 2, { corrects: first.id, reason: why }), [first, second])).toContain('already');
+    expect(correctionTrouble(volts(3, 's-1', 2, { corrects: first.id, reason: why }), [first, second])).toContain(
+      'already',
+    );
   });
   it('a correction without a reason, a measurement without an instrument and a waiver without words are refused', () => {
     expect(() => volts(1, 's-1', 800, { corrects: uuid(9) })).toThrow(/reason/);
     expect(() => volts(1, 's-1', 800, { instrument: null })).toThrow(/instrument/);
-    expect(() => entry(1, { kind: 'waiver', subject: { scope: 'site', id: 'site' }, values: { gate: 'S-SOAK', reviewDays: 5 }, reason: 'short' })).toThrow(/15 characters/);
+    expect(() =>
+      entry(1, {
+        kind: 'waiver',
+        subject: { scope: 'site', id: 'site' },
+        values: { gate: 'S-SOAK', reviewDays: 5 },
+        reason: 'short',
+      }),
+    ).toThrow(/15 characters/);
   });
   it('proofs of a string that was re-made in a later release are stale', () => {
-    const later = { ...site, strings: site.strings.map((s) => (s.id === 's-1' ? { ...s, modules: s.modules - 1 } : s)) };
-    const p = log([volts(1, 's-1', expectedV), volts(2, 's-2', expectedV)], { releases: new Map([['A', site], ['B', later]]), current: 'B' });
+    const later = {
+      ...site,
+      strings: site.strings.map((s) => (s.id === 's-1' ? { ...s, modules: s.modules - 1 } : s)),
+    };
+    const p = log([volts(1, 's-1', expectedV), volts(2, 's-2', expectedV)], {
+      releases: new Map([
+        ['A', site],
+        ['B', later],
+      ]),
+      current: 'B',
+    });
     expect(p.gates.get('D-VOC@s-1')?.state).toBe('stale');
     expect(p.gates.get('D-VOC@s-2')?.state).toBe('passed');
   });
   it('yesterday’s safe start does not count today', () => {
-    const safe = entry(1, { kind: 'gate', subject: { scope: 'site', id: 'site' }, values: { gate: 'S-SAFE', result: 'pass', evidence: 'isolation points named' } });
+    const safe = entry(1, {
+      kind: 'gate',
+      subject: { scope: 'site', id: 'site' },
+      values: { gate: 'S-SAFE', result: 'pass', evidence: 'isolation points named' },
+    });
     expect(log([safe]).gates.get('S-SAFE')?.state).toBe('passed');
     expect(log([safe], { today: '2026-05-05' }).gates.get('S-SAFE')?.state).toBe('open');
   });
   it('a never-waivable gate stays as it was when somebody tries', () => {
-    const waiver = entry(1, { kind: 'waiver', subject: string('s-1'), values: { gate: 'D-POL', reviewDays: 5 }, reason: 'checked yesterday by phone' });
+    const waiver = entry(1, {
+      kind: 'waiver',
+      subject: string('s-1'),
+      values: { gate: 'D-POL', reviewDays: 5 },
+      reason: 'checked yesterday by phone',
+    });
     expect(log([waiver]).gates.get('D-POL@s-1')?.state).not.toBe('waived');
   });
   it('an instrument out of calibration softens the verdict', () => {
-    const old = volts(1, 's-1', expectedV, { instrument: { name: 'test set', serial: 'TS-4', calibratedUntil: '2026-05-03' } });
+    const old = volts(1, 's-1', expectedV, {
+      instrument: { name: 'test set', serial: 'TS-4', calibratedUntil: '2026-05-03' },
+    });
     expect(log([old]).judged.find((j) => j.record.kind === 'string-test')?.verdict).toBe('tight');
     expect(log([old]).gates.get('D-VOC@s-1')?.state).toBe('caution');
   });

@@ -1,12 +1,9 @@
 import { z } from 'zod';
-import { partId } from '../equipment/moduleType';
+import { partId, quantity } from '../kernel/schema';
 import { GATE_TABLE } from './gates/table';
 import { ENERGISE_ORDER_1 } from './tables/energiseOrder';
 
 /** What happened on site. Append only: a correction is a new entry that points at the old one. */
-
-const within = (min: number, max: number, unit: string, description: string) =>
-  z.number().min(min, `Must be ${min} to ${max} ${unit}.`).max(max, `Must be ${min} to ${max} ${unit}.`).meta({ unit, description });
 
 const enumOf = <T extends string>(values: readonly T[]) => z.enum(values as [T, ...T[]]);
 
@@ -37,43 +34,86 @@ const common = {
 };
 
 const gateId = enumOf(GATE_TABLE.map((g) => g.id));
-const lineV = within(0, 1500, 'V', 'Line voltage');
-const phaseV = within(0, 1000, 'V', 'Phase voltage').nullable();
+const lineV = quantity(0, 1500, 'V', 'Line voltage');
+const phaseV = quantity(0, 1000, 'V', 'Phase voltage').nullable();
 
 export const RECORD_VALUES = {
-  gate: z.object({ gate: gateId, result: enumOf(['pass', 'fail', 'accepted', 'reopened'] as const), evidence: z.string().trim().min(3, 'Say what was seen or measured.').max(600) }),
-  'string-test': z.object({
-    voltageV: within(-2000, 3000, 'V', 'Open-circuit voltage, negative when reversed'),
-    cellC: within(-40, 110, '°C', 'Cell temperature'),
-    irradianceWm2: within(100, 1600, 'W/m²', 'Irradiance in the plane; under 100 it is too dark to judge'),
-    currentA: within(-100, 100, 'A', 'Current').nullable(),
+  gate: z.object({
+    gate: gateId,
+    result: enumOf(['pass', 'fail', 'accepted', 'reopened'] as const),
+    evidence: z.string().trim().min(3, 'Say what was seen or measured.').max(600),
   }),
-  insulation: z.object({ testV: within(50, 5000, 'V', 'Test voltage'), megohm: within(0, 1e5, 'MΩ', 'Resistance'), seconds: within(1, 3600, 's', 'Duration') }),
-  'ac-voltages': z.object({ l12V: lineV, l23V: lineV, l31V: lineV, l1V: phaseV, l2V: phaseV, l3V: phaseV, frequencyHz: within(40, 70, 'Hz', 'Frequency'), rotation: enumOf(['L1-L2-L3', 'reversed'] as const) }),
-  torque: z.object({ appliedNm: within(0.1, 400, 'N·m', 'Applied torque'), joints: within(1, 60, 'joints', 'Joints done').int(), witnessMarks: z.boolean() }),
-  energise: z.object({ state: enumOf(ENERGISE_ORDER_1.map((s) => s.state)), reading: z.number().min(-1e6).max(1e6).nullable(), seen: z.string().trim().min(3, 'Say what was seen.').max(400) }),
-  waiver: z.object({ gate: gateId, reviewDays: within(1, 90, 'days', 'Review within').int() }),
-  'open-point': z.object({ text: z.string().trim().min(3, 'Describe the open point.').max(400), severity: enumOf(['safety', 'work', 'cosmetic'] as const), owner: z.string().trim().min(1, 'Who closes it?').max(80), due: z.iso.date().nullable(), closed: z.boolean() }),
+  'string-test': z.object({
+    voltageV: quantity(-2000, 3000, 'V', 'Open-circuit voltage, negative when reversed'),
+    cellC: quantity(-40, 110, '°C', 'Cell temperature'),
+    irradianceWm2: quantity(100, 1600, 'W/m²', 'Irradiance in the plane; under 100 it is too dark to judge'),
+    currentA: quantity(-100, 100, 'A', 'Current').nullable(),
+  }),
+  insulation: z.object({
+    testV: quantity(50, 5000, 'V', 'Test voltage'),
+    megohm: quantity(0, 1e5, 'MΩ', 'Resistance'),
+    seconds: quantity(1, 3600, 's', 'Duration'),
+  }),
+  'ac-voltages': z.object({
+    l12V: lineV,
+    l23V: lineV,
+    l31V: lineV,
+    l1V: phaseV,
+    l2V: phaseV,
+    l3V: phaseV,
+    frequencyHz: quantity(40, 70, 'Hz', 'Frequency'),
+    rotation: enumOf(['L1-L2-L3', 'reversed'] as const),
+  }),
+  torque: z.object({
+    appliedNm: quantity(0.1, 400, 'N·m', 'Applied torque'),
+    joints: quantity(1, 60, 'joints', 'Joints done').int(),
+    witnessMarks: z.boolean(),
+  }),
+  energise: z.object({
+    state: enumOf(ENERGISE_ORDER_1.map((s) => s.state)),
+    reading: z.number().min(-1e6).max(1e6).nullable(),
+    seen: z.string().trim().min(3, 'Say what was seen.').max(400),
+  }),
+  waiver: z.object({ gate: gateId, reviewDays: quantity(1, 90, 'days', 'Review within').int() }),
+  'open-point': z.object({
+    text: z.string().trim().min(3, 'Describe the open point.').max(400),
+    severity: enumOf(['safety', 'work', 'cosmetic'] as const),
+    owner: z.string().trim().min(1, 'Who closes it?').max(80),
+    due: z.iso.date().nullable(),
+    closed: z.boolean(),
+  }),
   signature: z.object({ statement: z.string().trim().min(3).max(600) }),
 } as const;
 
 export type RecordKind = keyof typeof RECORD_VALUES;
 export const RECORD_KINDS = Object.keys(RECORD_VALUES) as RecordKind[];
 
-const entry = <K extends RecordKind>(kind: K) => z.object({ ...common, kind: z.literal(kind), values: RECORD_VALUES[kind] });
+const entry = <K extends RecordKind>(kind: K) =>
+  z.object({ ...common, kind: z.literal(kind), values: RECORD_VALUES[kind] });
 
 export const recordSchema = z
   .discriminatedUnion('kind', [
-    entry('gate'), entry('string-test'), entry('insulation'), entry('ac-voltages'), entry('torque'), entry('energise'), entry('waiver'), entry('open-point'), entry('signature'),
+    entry('gate'),
+    entry('string-test'),
+    entry('insulation'),
+    entry('ac-voltages'),
+    entry('torque'),
+    entry('energise'),
+    entry('waiver'),
+    entry('open-point'),
+    entry('signature'),
   ])
   .superRefine((r, ctx) => {
     const say = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
     if (r.corrects !== null && !r.reason) say('reason', 'A correction needs a reason.');
-    if (r.kind === 'waiver' && (r.reason ?? '').length < 15) say('reason', 'A waiver needs a reason of at least 15 characters.');
+    if (r.kind === 'waiver' && (r.reason ?? '').length < 15)
+      say('reason', 'A waiver needs a reason of at least 15 characters.');
     if (MEASURED.has(r.kind) && r.instrument === null) say('instrument', 'A measurement needs its instrument.');
     if (r.kind === 'string-test' && r.subject.scope !== 'string') say('subject', 'A string test belongs to a string.');
-    if (['ac-voltages', 'torque', 'energise'].includes(r.kind) && r.subject.scope !== 'inverter') say('subject', `${r.kind} belongs to an inverter.`);
-    if (r.kind === 'insulation' && r.subject.scope === 'site') say('subject', 'An insulation test belongs to a string or an inverter.');
+    if (['ac-voltages', 'torque', 'energise'].includes(r.kind) && r.subject.scope !== 'inverter')
+      say('subject', `${r.kind} belongs to an inverter.`);
+    if (r.kind === 'insulation' && r.subject.scope === 'site')
+      say('subject', 'An insulation test belongs to a string or an inverter.');
   })
   .meta({ id: 'SiteRecord' });
 
@@ -101,6 +141,9 @@ export function correctionTrouble(record: SiteRecord, earlier: readonly SiteReco
   const target = earlier.find((r) => r.id === record.corrects);
   if (!target) return 'The entry to correct is not on record here.';
   if (target.kind !== record.kind) return `A ${record.kind} entry cannot correct a ${target.kind} entry.`;
-  if (target.subject.scope !== record.subject.scope || target.subject.id !== record.subject.id) return 'A correction belongs to the same part of the site.';
-  return earlier.some((r) => r.corrects === target.id) ? 'That entry has been corrected already: correct the newer one.' : null;
+  if (target.subject.scope !== record.subject.scope || target.subject.id !== record.subject.id)
+    return 'A correction belongs to the same part of the site.';
+  return earlier.some((r) => r.corrects === target.id)
+    ? 'That entry has been corrected already: correct the newer one.'
+    : null;
 }

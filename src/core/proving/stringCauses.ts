@@ -30,11 +30,21 @@ export interface Expected {
 }
 
 /** Standard instruments and a usual batch (all common practice): thermometer K, meter %, batch %, scatter % a module, light %. */
-const BUDGET = { thermometerK: 2, meterPercent: 0.5, batchPercent: 1.5, scatterPercent: 1, lightPercent: 5, currentPercent: 5 } as const;
+const BUDGET = {
+  thermometerK: 2,
+  meterPercent: 0.5,
+  batchPercent: 1.5,
+  scatterPercent: 1,
+  lightPercent: 5,
+  currentPercent: 5,
+} as const;
 const FLAT = Math.sqrt(3);
 
 /** Expected string voltage and current with the uncertainty of the usual instruments (k = 2). */
-export function expectedReading(m: ModuleType, r: Omit<FieldReading, 'voltageV' | 'currentA' | 'otherModules'>): Expected {
+export function expectedReading(
+  m: ModuleType,
+  r: Omit<FieldReading, 'voltageV' | 'currentA' | 'otherModules'>,
+): Expected {
   const aV = r.idealityV ?? idealityV(m);
   const moduleV = openCircuitInLightV(m, r.cellC, r.irradianceWm2, aV);
   const atCellV = (aV * (r.cellC + 273.15)) / 298.15;
@@ -73,22 +83,41 @@ export interface CauseRanking {
 }
 
 /** Voltage and current a cause would show, relative to n modules at v1 and to I1. */
-function prediction(cause: CauseId, n: number, bypassDiodes: number, other: number | null): { modules: number; current: number } | null {
+function prediction(
+  cause: CauseId,
+  n: number,
+  bypassDiodes: number,
+  other: number | null,
+): { modules: number; current: number } | null {
   switch (cause) {
-    case 'ok': return { modules: n, current: 1 };
-    case 'minus1': return { modules: n - 1, current: 1 };
-    case 'plus1': return { modules: n + 1, current: 1 };
-    case 'minus2': return { modules: n - 2, current: 1 };
-    case 'plus2': return { modules: n + 2, current: 1 };
-    case 'diode1': return bypassDiodes ? { modules: n - 1 / bypassDiodes, current: 1 } : null;
-    case 'diode2': return bypassDiodes ? { modules: n - 2 / bypassDiodes, current: 1 } : null;
-    case 'mod_reversed': return { modules: n - 2, current: 1 };
-    case 'reversed': return { modules: -n, current: -1 };
-    case 'swapped': return other === null || other === n ? null : { modules: other, current: 1 };
-    case 'y_parallel': return { modules: n, current: 2 };
-    case 'series': return { modules: 2 * n, current: 1 };
-    case 'open': return { modules: 0, current: 0 };
-    default: return null;
+    case 'ok':
+      return { modules: n, current: 1 };
+    case 'minus1':
+      return { modules: n - 1, current: 1 };
+    case 'plus1':
+      return { modules: n + 1, current: 1 };
+    case 'minus2':
+      return { modules: n - 2, current: 1 };
+    case 'plus2':
+      return { modules: n + 2, current: 1 };
+    case 'diode1':
+      return bypassDiodes ? { modules: n - 1 / bypassDiodes, current: 1 } : null;
+    case 'diode2':
+      return bypassDiodes ? { modules: n - 2 / bypassDiodes, current: 1 } : null;
+    case 'mod_reversed':
+      return { modules: n - 2, current: 1 };
+    case 'reversed':
+      return { modules: -n, current: -1 };
+    case 'swapped':
+      return other === null || other === n ? null : { modules: other, current: 1 };
+    case 'y_parallel':
+      return { modules: n, current: 2 };
+    case 'series':
+      return { modules: 2 * n, current: 1 };
+    case 'open':
+      return { modules: 0, current: 0 };
+    default:
+      return null;
   }
 }
 
@@ -111,7 +140,13 @@ export function rankCauses(m: ModuleType, r: FieldReading): CauseRanking {
   const top = Math.max(...scores.map((s) => s.score));
   const total = scores.reduce((sum, s) => sum + Math.exp(s.score - top), 0);
   const causes = scores
-    .map(({ row, score }): RankedCause => ({ cause: row.cause, words: row.words, next: row.next, safety: row.safety, probability: Math.exp(score - top) / total }))
+    .map(({ row, score }): RankedCause => ({
+      cause: row.cause,
+      words: row.words,
+      next: row.next,
+      safety: row.safety,
+      probability: Math.exp(score - top) / total,
+    }))
     .sort((a, b) => b.probability - a.probability);
   const deviationPercent = 100 * (r.voltageV / stringV - 1);
   const ok = causes.find((c) => c.cause === 'ok')?.probability ?? 0;
@@ -123,7 +158,9 @@ export function rankCauses(m: ModuleType, r: FieldReading): CauseRanking {
   function scoreOf(cause: CauseId, prior: number): number | null {
     const { voltageV, currentA } = r;
     if (cause === 'other') {
-      return Math.log(prior) + Math.log(ROOT_2PI / (3 * stringV)) + (currentA === null ? 0 : Math.log(ROOT_2PI / (3 * i1)));
+      return (
+        Math.log(prior) + Math.log(ROOT_2PI / (3 * stringV)) + (currentA === null ? 0 : Math.log(ROOT_2PI / (3 * i1)))
+      );
     }
     if (cause === 'low_current') {
       if (currentA === null || currentA < 0.3 * i1 || currentA > 0.95 * i1) return null;

@@ -31,23 +31,57 @@ export function withPlane(d: SiteDesign, plane: Plane): SiteDesign {
 
 /** Takes a plane away, and the strings drawn on it. */
 export function withoutPlane(d: SiteDesign, planeId: string): SiteDesign {
-  return { ...d, planes: d.planes.filter((p) => p.id !== planeId), strings: d.strings.filter((s) => s.planeId !== planeId) };
+  return {
+    ...d,
+    planes: d.planes.filter((p) => p.id !== planeId),
+    strings: d.strings.filter((s) => s.planeId !== planeId),
+  };
 }
 
 /** A run of which nothing is known yet. Copper, XLPE and one cable are what the form shows first; nothing is judged on them alone. */
 export function blankRun(inverterId: string): AcRun {
   return {
-    inverterId, metal: 'Cu', insulation: 'XLPE', cores: '4-core', method: 'E', arrangement: null, otherCircuits: null, sectionMm2: null,
-    parallel: 1, lengthM: null, ambientC: null, sunOnCable: false, soilKmPerW: null, depthM: null, ductDiameterMm: null, breakerA: null, breakerKind: 'moulded-case',
-    breakerAmbientC: null, breakerGroupFactor: null, peMm2: null, peMetal: 'Cu', externalEarthMm2: null, externalEarthMetal: 'Cu', cableDiameterMm: null,
-    palmWidthMm: null, palmThicknessMm: null,
+    inverterId,
+    metal: 'Cu',
+    insulation: 'XLPE',
+    cores: '4-core',
+    method: 'E',
+    arrangement: null,
+    otherCircuits: null,
+    sectionMm2: null,
+    parallel: 1,
+    lengthM: null,
+    ambientC: null,
+    sunOnCable: false,
+    soilKmPerW: null,
+    depthM: null,
+    ductDiameterMm: null,
+    breakerA: null,
+    breakerKind: 'moulded-case',
+    breakerAmbientC: null,
+    breakerGroupFactor: null,
+    peMm2: null,
+    peMetal: 'Cu',
+    externalEarthMm2: null,
+    externalEarthMetal: 'Cu',
+    cableDiameterMm: null,
+    palmWidthMm: null,
+    palmThicknessMm: null,
   };
 }
 
 function chainDeviceOf(inverter: SiteInverter): ChainDevice {
   return {
-    id: `dev-${inverter.id}`, kind: 'inverter', label: inverter.tag, inverterId: inverter.id, address: null, terminated: false,
-    unitLoads: null, position: null, entryM: 1, hopM: null,
+    id: `dev-${inverter.id}`,
+    kind: 'inverter',
+    label: inverter.tag,
+    inverterId: inverter.id,
+    address: null,
+    terminated: false,
+    unitLoads: null,
+    position: null,
+    entryM: 1,
+    hopM: null,
   };
 }
 
@@ -55,7 +89,8 @@ function chainDeviceOf(inverter: SiteInverter): ChainDevice {
 export function withInverter(d: SiteDesign, inverter: SiteInverter): SiteDesign {
   const type = inverterTypesById(d).get(inverter.typeId);
   const isNew = !d.inverters.some((i) => i.id === inverter.id);
-  const fits = (p: Place) => p.inverterId !== inverter.id || !type || (p.tracker <= type.trackers && p.input <= type.inputsPerTracker);
+  const fits = (p: Place) =>
+    p.inverterId !== inverter.id || !type || (p.tracker <= type.trackers && p.input <= type.inputsPerTracker);
   return {
     ...d,
     inverters: replaced(d.inverters, inverter),
@@ -63,7 +98,10 @@ export function withInverter(d: SiteDesign, inverter: SiteInverter): SiteDesign 
     runs: isNew ? [...d.runs, blankRun(inverter.id)] : d.runs,
     chain: isNew
       ? { ...d.chain, devices: [...d.chain.devices, chainDeviceOf(inverter)] }
-      : { ...d.chain, devices: d.chain.devices.map((c) => (c.inverterId === inverter.id ? { ...c, label: inverter.tag } : c)) },
+      : {
+          ...d.chain,
+          devices: d.chain.devices.map((c) => (c.inverterId === inverter.id ? { ...c, label: inverter.tag } : c)),
+        },
   };
 }
 
@@ -122,7 +160,10 @@ export function withChainNumbered(d: SiteDesign): SiteDesign {
   const addressOf = (c: ChainDevice) => (c.kind === 'inverter' ? ++inverter : c.kind === 'meter' ? ++meter : null);
   return {
     ...d,
-    chain: { ...d.chain, devices: d.chain.devices.map((c, i) => ({ ...c, address: addressOf(c), terminated: i === 0 || i === last })) },
+    chain: {
+      ...d.chain,
+      devices: d.chain.devices.map((c, i) => ({ ...c, address: addressOf(c), terminated: i === 0 || i === last })),
+    },
   };
 }
 

@@ -3,14 +3,24 @@ import { describe, expect, it } from 'vitest';
 import { assessSite } from '../assess';
 import { layoutStrings } from '../strings/layout';
 import { M575, plane, runOf, siteOf } from '../testing/examples';
-import { withInverter, withInverterType, withModuleType, withRun, withStringAt, withStrings, withoutInverter, withoutPlane } from './edits';
+import {
+  withInverter,
+  withInverterType,
+  withModuleType,
+  withRun,
+  withStringAt,
+  withStrings,
+  withoutInverter,
+  withoutPlane,
+} from './edits';
 import { emptyDesign, siteDesignSchema } from './siteDesign';
 
 const site = (() => {
   const bare = siteOf(3, [plane('south', 200), plane('west', 120, { azimuthDeg: 270 })]);
   return withStrings(bare, layoutStrings(bare).strings);
 })();
-const flaw = (d: unknown) => siteDesignSchema.safeParse(d).error?.issues.map((i) => `${i.path.join('.')}: ${i.message}`) ?? [];
+const flaw = (d: unknown) =>
+  siteDesignSchema.safeParse(d).error?.issues.map((i) => `${i.path.join('.')}: ${i.message}`) ?? [];
 
 describe('design document', () => {
   it('goes through JSON and its schema without loss, whatever is entered', () => {
@@ -33,12 +43,18 @@ describe('design document', () => {
     );
   });
   it('refuses repeated tags, inputs and addresses, and references to nothing, with the place', () => {
-    expect(flaw({ ...site, inverters: site.inverters.map((i) => ({ ...i, tag: 'INV-01' })) })[0]).toBe('inverters.1.tag: Tag INV-01 is used twice.');
-    expect(flaw({ ...site, strings: site.strings.map((s) => ({ ...s, place: site.strings[0]!.place })) })[0]).toMatch(/^strings.1.place: Input/);
+    expect(flaw({ ...site, inverters: site.inverters.map((i) => ({ ...i, tag: 'INV-01' })) })[0]).toBe(
+      'inverters.1.tag: Tag INV-01 is used twice.',
+    );
+    expect(flaw({ ...site, strings: site.strings.map((s) => ({ ...s, place: site.strings[0]!.place })) })[0]).toMatch(
+      /^strings.1.place: Input/,
+    );
     expect(flaw({ ...site, planes: [] })[0]).toMatch(/^strings.0.planeId: There is no plane south/);
     const bad = { ...site.strings[0]!, place: { inverterId: 'inv-1', tracker: 11, input: 1 } };
     expect(flaw({ ...site, strings: [bad] })[0]).toBe('strings.0.place: T100 has no tracker 11 input 1.');
-    expect(flaw({ ...site, chain: { ...site.chain, devices: site.chain.devices.map((d) => ({ ...d, address: 7 })) } })[0]).toMatch(/Address 7/);
+    expect(
+      flaw({ ...site, chain: { ...site.chain, devices: site.chain.devices.map((d) => ({ ...d, address: 7 })) } })[0],
+    ).toMatch(/Address 7/);
   });
   it('refuses a newer version whole', () => expect(flaw({ ...site, schema: 2 })[0]).toMatch(/^schema/));
 });
@@ -73,7 +89,17 @@ describe('assessSite', () => {
   it('never lets an empty site hold', () => {
     const { line } = assessSite(emptyDesign('nothing yet'));
     expect(line.every((e) => e.verdict === 'unknown')).toBe(true);
-    expect(line.map((e) => e.element)).toEqual(['module', 'string', 'tracker', 'inverter', 'lug', 'run', 'board', 'grid', 'chain']);
+    expect(line.map((e) => e.element)).toEqual([
+      'module',
+      'string',
+      'tracker',
+      'inverter',
+      'lug',
+      'run',
+      'board',
+      'grid',
+      'chain',
+    ]);
   });
   it('is pure and counts every check once', () => {
     const once = assessSite(site);
@@ -83,9 +109,20 @@ describe('assessSite', () => {
   });
   it('forgetting any one survey input turns no check that was not holding into one that holds', () => {
     const full = new Map(assessSite(site).checks.map((c) => [`${c.id}|${c.subject.path}`, c.verdict]));
-    for (const field of ['coldestC', 'hottestC', 'dcLegalMaxV', 'lineV', 'frequencyHz', 'service', 'transformerKva', 'boardHighestV', 'gridCode'] as const) {
+    for (const field of [
+      'coldestC',
+      'hottestC',
+      'dcLegalMaxV',
+      'lineV',
+      'frequencyHz',
+      'service',
+      'transformerKva',
+      'boardHighestV',
+      'gridCode',
+    ] as const) {
       const without = assessSite({ ...site, survey: { ...site.survey, [field]: null } });
-      for (const c of without.checks) if (c.verdict === 'holds') expect(full.get(`${c.id}|${c.subject.path}`), `${field} ${c.id}`).toBe('holds');
+      for (const c of without.checks)
+        if (c.verdict === 'holds') expect(full.get(`${c.id}|${c.subject.path}`), `${field} ${c.id}`).toBe('holds');
     }
   });
 });

@@ -1,19 +1,17 @@
 import { z } from 'zod';
 import { inverterTypeSchema } from '../equipment/inverterType';
-import { moduleTypeSchema, partId, partName } from '../equipment/moduleType';
+import { moduleTypeSchema } from '../equipment/moduleType';
 import { MOUNTING } from '../equipment/mounting';
+import { partId, partName, quantity } from '../kernel/schema';
 
 /** Version of the project file. A file with a newer version is refused whole. */
 export const DESIGN_SCHEMA = 1;
 
-const within = (min: number, max: number, unit: string, description: string) =>
-  z.number().min(min, `Must be ${min} to ${max} ${unit}.`).max(max, `Must be ${min} to ${max} ${unit}.`).meta({ unit, description });
-
 /** Metres in the site's own frame: x right, y up the plan, z height. */
 export const positionSchema = z.object({
-  xM: within(-1e5, 1e5, 'm', 'To the right'),
-  yM: within(-1e5, 1e5, 'm', 'Up the plan'),
-  zM: within(-1e3, 1e4, 'm', 'Height'),
+  xM: quantity(-1e5, 1e5, 'm', 'To the right'),
+  yM: quantity(-1e5, 1e5, 'm', 'Up the plan'),
+  zM: quantity(-1e3, 1e4, 'm', 'Height'),
 });
 
 export const SERVICES = [
@@ -28,25 +26,34 @@ export const SERVICES = [
   'high-leg delta',
 ] as const;
 
-export const GRID_CODE_FAMILIES = ['EN 50549-1 first start', 'EN 50549-1 after a trip', 'VDE-AR-N 4105', 'IEEE 1547 enter service', 'generic 90'] as const;
+export const GRID_CODE_FAMILIES = [
+  'EN 50549-1 first start',
+  'EN 50549-1 after a trip',
+  'VDE-AR-N 4105',
+  'IEEE 1547 enter service',
+  'generic 90',
+] as const;
 
 /** What the survey finds out. Null means: nobody has said yet. */
 export const surveySchema = z.object({
   name: partName,
   place: z.string().trim().max(120),
-  latitudeDeg: within(-90, 90, '°', 'Latitude, north positive').nullable(),
-  longitudeDeg: within(-180, 180, '°', 'Longitude, east positive').nullable(),
-  altitudeM: within(-400, 6000, 'm', 'Altitude').nullable(),
-  coldestC: within(-60, 35, '°C', 'Lowest expected ambient at dawn').nullable(),
-  hottestC: within(0, 60, '°C', 'Hot design ambient').nullable(),
-  dcLegalMaxV: within(60, 1500, 'V', 'Legal DC limit at this place').nullable(),
+  latitudeDeg: quantity(-90, 90, '°', 'Latitude, north positive').nullable(),
+  longitudeDeg: quantity(-180, 180, '°', 'Longitude, east positive').nullable(),
+  altitudeM: quantity(-400, 6000, 'm', 'Altitude').nullable(),
+  coldestC: quantity(-60, 35, '°C', 'Lowest expected ambient at dawn').nullable(),
+  hottestC: quantity(0, 60, '°C', 'Hot design ambient').nullable(),
+  dcLegalMaxV: quantity(60, 1500, 'V', 'Legal DC limit at this place').nullable(),
   school: z.enum(['IEC', 'NEC', 'AU/NZ']).meta({ description: 'School of rules' }),
-  lineV: within(200, 1000, 'V', 'Nominal line voltage').nullable(),
-  frequencyHz: z.union([z.literal(50), z.literal(60)]).nullable().meta({ unit: 'Hz', description: 'Frequency' }),
+  lineV: quantity(200, 1000, 'V', 'Nominal line voltage').nullable(),
+  frequencyHz: z
+    .union([z.literal(50), z.literal(60)])
+    .nullable()
+    .meta({ unit: 'Hz', description: 'Frequency' }),
   service: z.enum(SERVICES).nullable().meta({ description: 'Supply and its earthing' }),
-  transformerKva: within(10, 10000, 'kVA', 'Transformer rating').nullable(),
-  transformerImpedancePercent: within(0.5, 20, '%', 'Transformer impedance').nullable(),
-  boardHighestV: within(200, 1100, 'V', 'Highest line voltage at the board while feeding').nullable(),
+  transformerKva: quantity(10, 10000, 'kVA', 'Transformer rating').nullable(),
+  transformerImpedancePercent: quantity(0.5, 20, '%', 'Transformer impedance').nullable(),
+  boardHighestV: quantity(200, 1100, 'V', 'Highest line voltage at the board while feeding').nullable(),
   gridCode: z.enum(GRID_CODE_FAMILIES).nullable().meta({ description: 'Grid code' }),
   /** Null keeps the gates of these devices in the way until somebody has looked. */
   rcdFitted: z.boolean().nullable().meta({ description: 'Residual-current devices fitted' }),
@@ -57,34 +64,49 @@ export const surveySchema = z.object({
 export const planeSchema = z.object({
   id: partId,
   label: partName,
-  tiltDeg: within(0, 90, '°', 'Tilt from flat'),
-  azimuthDeg: within(0, 359.999, '°', 'Azimuth from north, clockwise'),
+  tiltDeg: quantity(0, 90, '°', 'Tilt from flat'),
+  azimuthDeg: quantity(0, 359.999, '°', 'Azimuth from north, clockwise'),
   moduleTypeId: partId,
-  moduleCount: within(0, 20000, 'modules', 'Modules on the plane').int(),
-  mounting: z.enum(Object.keys(MOUNTING) as [keyof typeof MOUNTING, ...(keyof typeof MOUNTING)[]]).meta({ description: 'How the modules are mounted' }),
+  moduleCount: quantity(0, 20000, 'modules', 'Modules on the plane').int(),
+  mounting: z
+    .enum(Object.keys(MOUNTING) as [keyof typeof MOUNTING, ...(keyof typeof MOUNTING)[]])
+    .meta({ description: 'How the modules are mounted' }),
   position: positionSchema.nullable(),
 });
 
 export const siteInverterSchema = z.object({
   id: partId,
-  tag: z.string().trim().regex(/^[A-Za-z0-9][A-Za-z0-9 ._-]{0,19}$/, 'Use letters, digits, space, dot and dash, at most 20.'),
+  tag: z
+    .string()
+    .trim()
+    .regex(/^[A-Za-z0-9][A-Za-z0-9 ._-]{0,19}$/, 'Use letters, digits, space, dot and dash, at most 20.'),
   typeId: partId,
   position: positionSchema.nullable(),
 });
 
-export const placeSchema = z.object({ inverterId: partId, tracker: z.number().int().min(1).max(24), input: z.number().int().min(1).max(24) });
+export const placeSchema = z.object({
+  inverterId: partId,
+  tracker: z.number().int().min(1).max(24),
+  input: z.number().int().min(1).max(24),
+});
 
 export const pvStringSchema = z.object({
   id: partId,
   number: z.number().int().min(1).max(9999),
   planeId: partId,
-  modules: within(1, 60, 'modules', 'Modules in series').int(),
+  modules: quantity(1, 60, 'modules', 'Modules in series').int(),
   /** Null while the string hangs on no input. */
   place: placeSchema.nullable(),
 });
 
 export const METHODS = ['B1', 'B2', 'C', 'E', 'D1', 'D2'] as const;
-export const ARRANGEMENTS_IN_AIR = ['bunched', 'single layer, wall or unperforated tray', 'single layer under ceiling', 'single layer, perforated tray', 'single layer, ladder or cleats'] as const;
+export const ARRANGEMENTS_IN_AIR = [
+  'bunched',
+  'single layer, wall or unperforated tray',
+  'single layer under ceiling',
+  'single layer, perforated tray',
+  'single layer, ladder or cleats',
+] as const;
 export const SPACINGS_IN_GROUND = ['touching', '0.25 m', '0.5 m'] as const;
 
 /** The AC run from one inverter's studs to the site board. */
@@ -94,35 +116,38 @@ export const acRunSchema = z.object({
   insulation: z.enum(['XLPE', 'PVC']),
   cores: z.enum(['4-core', '5-core', '1-core']),
   method: z.enum(METHODS).meta({ description: 'Installation method' }),
-  arrangement: z.enum([...ARRANGEMENTS_IN_AIR, ...SPACINGS_IN_GROUND]).nullable().meta({ description: 'How the circuits of the group lie' }),
-  otherCircuits: within(0, 99, 'circuits', 'Other circuits in the same group').int().nullable(),
-  sectionMm2: within(4, 630, 'mm²', 'Line conductor section').nullable(),
-  parallel: within(1, 8, 'sets', 'Cables in parallel').int(),
-  lengthM: within(0.5, 5000, 'm', 'One-way length').nullable(),
-  ambientC: within(-25, 80, '°C', 'Ambient along the run (ground temperature when buried)').nullable(),
+  arrangement: z
+    .enum([...ARRANGEMENTS_IN_AIR, ...SPACINGS_IN_GROUND])
+    .nullable()
+    .meta({ description: 'How the circuits of the group lie' }),
+  otherCircuits: quantity(0, 99, 'circuits', 'Other circuits in the same group').int().nullable(),
+  sectionMm2: quantity(4, 630, 'mm²', 'Line conductor section').nullable(),
+  parallel: quantity(1, 8, 'sets', 'Cables in parallel').int(),
+  lengthM: quantity(0.5, 5000, 'm', 'One-way length').nullable(),
+  ambientC: quantity(-25, 80, '°C', 'Ambient along the run (ground temperature when buried)').nullable(),
   sunOnCable: z.boolean(),
-  soilKmPerW: within(0.5, 3, 'K·m/W', 'Thermal resistivity of the soil').nullable(),
-  depthM: within(0.3, 5, 'm', 'Depth of burial').nullable(),
-  ductDiameterMm: within(20, 500, 'mm', 'Outer diameter of the duct').nullable(),
-  breakerA: within(1, 4000, 'A', 'Breaker at the board').nullable(),
+  soilKmPerW: quantity(0.5, 3, 'K·m/W', 'Thermal resistivity of the soil').nullable(),
+  depthM: quantity(0.3, 5, 'm', 'Depth of burial').nullable(),
+  ductDiameterMm: quantity(20, 500, 'mm', 'Outer diameter of the duct').nullable(),
+  breakerA: quantity(1, 4000, 'A', 'Breaker at the board').nullable(),
   breakerKind: z.enum(['moulded-case', 'miniature']),
-  breakerAmbientC: within(-25, 80, '°C', 'Ambient at the breaker').nullable(),
-  breakerGroupFactor: within(0.5, 1, '', 'Side-by-side factor of the breaker, 1 where spaced').nullable(),
-  peMm2: within(4, 630, 'mm²', 'PE section').nullable(),
+  breakerAmbientC: quantity(-25, 80, '°C', 'Ambient at the breaker').nullable(),
+  breakerGroupFactor: quantity(0.5, 1, '', 'Side-by-side factor of the breaker, 1 where spaced').nullable(),
+  peMm2: quantity(4, 630, 'mm²', 'PE section').nullable(),
   peMetal: z.enum(['Cu', 'Al']),
-  externalEarthMm2: within(4, 630, 'mm²', 'External chassis earth').nullable(),
+  externalEarthMm2: quantity(4, 630, 'mm²', 'External chassis earth').nullable(),
   externalEarthMetal: z.enum(['Cu', 'Al']),
-  cableDiameterMm: within(5, 150, 'mm', 'Measured cable diameter').nullable(),
-  palmWidthMm: within(5, 100, 'mm', 'Measured lug palm width').nullable(),
-  palmThicknessMm: within(1, 40, 'mm', 'Measured lug palm thickness').nullable(),
+  cableDiameterMm: quantity(5, 150, 'mm', 'Measured cable diameter').nullable(),
+  palmWidthMm: quantity(5, 100, 'mm', 'Measured lug palm width').nullable(),
+  palmThicknessMm: quantity(1, 40, 'mm', 'Measured lug palm thickness').nullable(),
 });
 
 export const boardSchema = z.object({
   label: partName,
   position: positionSchema.nullable(),
-  busbarA: within(10, 6300, 'A', 'Busbar rating').nullable(),
-  mainBreakerA: within(10, 6300, 'A', 'Main breaker').nullable(),
-  mainAmbientC: within(-25, 80, '°C', 'Ambient at the main breaker').nullable(),
+  busbarA: quantity(10, 6300, 'A', 'Busbar rating').nullable(),
+  mainBreakerA: quantity(10, 6300, 'A', 'Main breaker').nullable(),
+  mainAmbientC: quantity(-25, 80, '°C', 'Ambient at the main breaker').nullable(),
 });
 
 export const BIT_RATES = [1200, 2400, 4800, 9600, 19200, 38400, 57600, 115200] as const;
@@ -135,16 +160,19 @@ export const chainDeviceSchema = z.object({
   /** Null: still at the address it shipped with. A logger has none. */
   address: z.number().int().min(1, 'Addresses run from 1 to 247.').max(247, 'Addresses run from 1 to 247.').nullable(),
   terminated: z.boolean(),
-  unitLoads: within(0.03125, 4, 'unit loads', 'Unit loads of a logger or meter').nullable(),
+  unitLoads: quantity(0.03125, 4, 'unit loads', 'Unit loads of a logger or meter').nullable(),
   position: positionSchema.nullable(),
-  entryM: within(0, 50, 'm', 'Cable a landed end takes'),
+  entryM: quantity(0, 50, 'm', 'Cable a landed end takes'),
   /** Measured route from the device before; null: reckoned from the positions. */
-  hopM: within(0.1, 2000, 'm', 'Measured route from the device before').nullable(),
+  hopM: quantity(0.1, 2000, 'm', 'Measured route from the device before').nullable(),
 });
 
 /** The RS-485 chain in order; the logger or lead unit first. */
 export const chainSchema = z.object({
-  bitRate: z.union(BIT_RATES.map((r) => z.literal(r))).nullable().meta({ unit: 'bit/s', description: 'Bit rate' }),
+  bitRate: z
+    .union(BIT_RATES.map((r) => z.literal(r)))
+    .nullable()
+    .meta({ unit: 'bit/s', description: 'Bit rate' }),
   devices: z.array(chainDeviceSchema).max(300),
 });
 
@@ -152,7 +180,10 @@ export const siteDesignSchema = z
   .object({
     schema: z.literal(DESIGN_SCHEMA),
     survey: surveySchema,
-    equipment: z.object({ modules: z.array(moduleTypeSchema).max(100), inverters: z.array(inverterTypeSchema).max(100) }),
+    equipment: z.object({
+      modules: z.array(moduleTypeSchema).max(100),
+      inverters: z.array(inverterTypeSchema).max(100),
+    }),
     planes: z.array(planeSchema).max(200),
     inverters: z.array(siteInverterSchema).max(200),
     strings: z.array(pvStringSchema).max(5000),
@@ -161,7 +192,8 @@ export const siteDesignSchema = z
     chain: chainSchema,
   })
   .superRefine((design, ctx) => {
-    for (const flaw of integrityFlaws(design)) ctx.addIssue({ code: 'custom', path: [...flaw.path], message: flaw.message });
+    for (const flaw of integrityFlaws(design))
+      ctx.addIssue({ code: 'custom', path: [...flaw.path], message: flaw.message });
   })
   .meta({ id: 'SiteDesign', description: 'One site from modules to grid, with everything it refers to.' });
 
@@ -182,7 +214,13 @@ interface Flaw {
   readonly message: string;
 }
 
-function repeated<T>(items: readonly T[], list: string, field: string, key: (item: T) => string | null, what: string): Flaw[] {
+function repeated<T>(
+  items: readonly T[],
+  list: string,
+  field: string,
+  key: (item: T) => string | null,
+  what: string,
+): Flaw[] {
   const seen = new Set<string>();
   return items.flatMap((item, at) => {
     const value = key(item);
@@ -193,10 +231,19 @@ function repeated<T>(items: readonly T[], list: string, field: string, key: (ite
   });
 }
 
-function dangling<T>(items: readonly T[], list: string, field: string, ref: (item: T) => string | null | undefined, known: ReadonlySet<string>, what: string): Flaw[] {
+function dangling<T>(
+  items: readonly T[],
+  list: string,
+  field: string,
+  ref: (item: T) => string | null | undefined,
+  known: ReadonlySet<string>,
+  what: string,
+): Flaw[] {
   return items.flatMap((item, at) => {
     const id = ref(item);
-    return id === null || id === undefined || known.has(id) ? [] : [{ path: [...list.split('.'), at, field], message: `There is no ${what} ${id}.` }];
+    return id === null || id === undefined || known.has(id)
+      ? []
+      : [{ path: [...list.split('.'), at, field], message: `There is no ${what} ${id}.` }];
   });
 }
 
@@ -212,7 +259,14 @@ export function integrityFlaws(d: Omit<SiteDesign, 'schema'>): Flaw[] {
     const type = s.place && typeOf.get(s.place.inverterId);
     if (!s.place || !type) return [];
     const exists = s.place.tracker <= type.trackers && s.place.input <= type.inputsPerTracker;
-    return exists ? [] : [{ path: ['strings', at, 'place'], message: `${type.name} has no tracker ${s.place.tracker} input ${s.place.input}.` }];
+    return exists
+      ? []
+      : [
+          {
+            path: ['strings', at, 'place'],
+            message: `${type.name} has no tracker ${s.place.tracker} input ${s.place.input}.`,
+          },
+        ];
   });
   return [
     ...repeated(d.equipment.modules, 'equipment.modules', 'id', (m) => m.id, 'Module type'),
@@ -227,7 +281,13 @@ export function integrityFlaws(d: Omit<SiteDesign, 'schema'>): Flaw[] {
     ...repeated(d.runs, 'runs', 'inverterId', (r) => r.inverterId, 'A run of inverter'),
     ...repeated(d.chain.devices, 'chain.devices', 'id', (c) => c.id, 'Chain device'),
     ...repeated(d.chain.devices, 'chain.devices', 'inverterId', (c) => c.inverterId, 'Inverter'),
-    ...repeated(d.chain.devices, 'chain.devices', 'address', (c) => (c.address === null ? null : String(c.address)), 'Address'),
+    ...repeated(
+      d.chain.devices,
+      'chain.devices',
+      'address',
+      (c) => (c.address === null ? null : String(c.address)),
+      'Address',
+    ),
     ...dangling(d.planes, 'planes', 'moduleTypeId', (p) => p.moduleTypeId, ids(d.equipment.modules), 'module type'),
     ...dangling(d.inverters, 'inverters', 'typeId', (i) => i.typeId, ids(d.equipment.inverters), 'inverter type'),
     ...dangling(d.strings, 'strings', 'planeId', (s) => s.planeId, ids(d.planes), 'plane'),
@@ -243,9 +303,25 @@ export function emptyDesign(name: string): SiteDesign {
   return {
     schema: DESIGN_SCHEMA,
     survey: {
-      name, place: '', latitudeDeg: null, longitudeDeg: null, altitudeM: null, coldestC: null, hottestC: null, dcLegalMaxV: null,
-      school: 'IEC', lineV: null, frequencyHz: null, service: null, transformerKva: null, transformerImpedancePercent: null,
-      boardHighestV: null, gridCode: null, rcdFitted: null, stopFitted: null, contactsFitted: null,
+      name,
+      place: '',
+      latitudeDeg: null,
+      longitudeDeg: null,
+      altitudeM: null,
+      coldestC: null,
+      hottestC: null,
+      dcLegalMaxV: null,
+      school: 'IEC',
+      lineV: null,
+      frequencyHz: null,
+      service: null,
+      transformerKva: null,
+      transformerImpedancePercent: null,
+      boardHighestV: null,
+      gridCode: null,
+      rcdFitted: null,
+      stopFitted: null,
+      contactsFitted: null,
     },
     equipment: { modules: [], inverters: [] },
     planes: [],

@@ -26,7 +26,12 @@ export interface TrackerCurrents {
  *   N_p,max = min(⌊I_sc,max/(k·g_b·I_sc)⌋, 1 + ⌊I_fuse/(k'·g_b·I_sc)⌋), without string fuses
  * Source: IEC 62548-1; NFPA 70 690.8, 690.9(A) (recalled). Connectors and fuses keep 1.25 whatever the maker's limit is quoted at.
  */
-export function trackerCurrents(module: ModuleType, inverter: InverterType, mounting: Mounting, strings: number): TrackerCurrents {
+export function trackerCurrents(
+  module: ModuleType,
+  inverter: InverterType,
+  mounting: Mounting,
+  strings: number,
+): TrackerCurrents {
   const k = inverter.shortCircuitLimitIsStc ? 1 : IRRADIANCE_FACTOR;
   const kStrict = Math.max(k, IRRADIANCE_FACTOR);
   const gain = rearGain(module, MOUNTING[mounting].rearRatio);

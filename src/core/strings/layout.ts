@@ -84,7 +84,13 @@ export function layoutStrings(design: SiteDesign): Layout {
         reason: `${plane.moduleCount} modules cannot be cut into strings of ${lengths.min} to ${lengths.max} without a rest`,
       });
     }
-    const strings = cut.map((n): PvString => ({ id: `s-${++number}`, number, planeId: plane.id, modules: n, place: null }));
+    const strings = cut.map((n): PvString => ({
+      id: `s-${++number}`,
+      number,
+      planeId: plane.id,
+      modules: n,
+      place: null,
+    }));
     const homeless = hangOnTrackers(strings, plane, module, fillings);
     const left = homeless.strings.reduce((sum, s) => sum + s.modules, 0);
     if (left > 0) remaining.push({ planeId: plane.id, modules: left, reason: homeless.reason });
@@ -94,7 +100,13 @@ export function layoutStrings(design: SiteDesign): Layout {
 }
 
 /** Lengths legal on every inverter that can take the plane's modules: the full-power ones where they use as many modules. */
-function commonLengths(design: SiteDesign, plane: Plane, module: ModuleType, fillings: readonly Filling[], missing: Set<string>): Lengths | string {
+function commonLengths(
+  design: SiteDesign,
+  plane: Plane,
+  module: ModuleType,
+  fillings: readonly Filling[],
+  missing: Set<string>,
+): Lengths | string {
   if (fillings.length === 0) return 'there is no inverter yet';
   let legal: Lengths = { min: 1, max: Infinity };
   let preferred: Lengths | null = { min: 1, max: Infinity };
@@ -106,7 +118,8 @@ function commonLengths(design: SiteDesign, plane: Plane, module: ModuleType, fil
     }
     const w = answer.window;
     legal = { min: Math.max(legal.min, w.minModules), max: Math.min(legal.max, w.maxModules) };
-    preferred = preferred && w.preferred && { min: Math.max(preferred.min, w.preferred.min), max: Math.min(preferred.max, w.preferred.max) };
+    preferred = preferred &&
+      w.preferred && { min: Math.max(preferred.min, w.preferred.min), max: Math.min(preferred.max, w.preferred.max) };
   }
   if (legal.max < legal.min) return `no string length is legal on every inverter type (${legal.min} to ${legal.max})`;
   const used = (l: Lengths) => cutPlane(plane.moduleCount, l).reduce((sum, n) => sum + n, 0);
@@ -120,8 +133,11 @@ export function temperaturesOf(design: SiteDesign) {
 
 /** How many equal strings one tracker of the type bears: its inputs, its currents, the unfused modules. */
 function stringsATracker(module: ModuleType, type: InverterType, plane: Plane): number {
-  const connectorTooSmall = type.connectorMaxA !== null && trackerCurrents(module, type, plane.mounting, 1).inputA > type.connectorMaxA;
-  return connectorTooSmall ? 0 : Math.min(type.inputsPerTracker, trackerCurrents(module, type, plane.mounting, 1).maxStrings);
+  const connectorTooSmall =
+    type.connectorMaxA !== null && trackerCurrents(module, type, plane.mounting, 1).inputA > type.connectorMaxA;
+  return connectorTooSmall
+    ? 0
+    : Math.min(type.inputsPerTracker, trackerCurrents(module, type, plane.mounting, 1).maxStrings);
 }
 
 function hangOnTrackers(strings: readonly PvString[], plane: Plane, module: ModuleType, fillings: readonly Filling[]) {
@@ -148,28 +164,50 @@ function hangOnTrackers(strings: readonly PvString[], plane: Plane, module: Modu
 }
 
 /** The inverter whose DC/AC ratio stays lowest with the next tracker-ful, and how many strings go there; or why none takes any. */
-function roomiest(fillings: readonly Filling[], plane: Plane, module: ModuleType, key: string, waiting: readonly PvString[]) {
+function roomiest(
+  fillings: readonly Filling[],
+  plane: Plane,
+  module: ModuleType,
+  key: string,
+  waiting: readonly PvString[],
+) {
   const stringW = (waiting[0]?.modules ?? 0) * module.pmaxW;
   const offers = fillings.map((filling) => {
     const capacity = stringsATracker(module, filling.type, plane);
     const open = filling.trackers.find((t) => t.key === key && t.strings.length < capacity);
     const free = open ? capacity - open.strings.length : filling.trackers.length < filling.type.trackers ? capacity : 0;
-    const watts = filling.type.dcMaxW === null ? Infinity : Math.floor((filling.type.dcMaxW - filling.dcW) / stringW + 1e-9);
+    const watts =
+      filling.type.dcMaxW === null ? Infinity : Math.floor((filling.type.dcMaxW - filling.dcW) / stringW + 1e-9);
     const count = Math.max(0, Math.min(free, waiting.length, watts));
-    return { filling, capacity, free, count, ratio: (filling.dcW + count * stringW) / filling.type.ratedW, away: distanceM(plane, filling.inverter) };
+    return {
+      filling,
+      capacity,
+      free,
+      count,
+      ratio: (filling.dcW + count * stringW) / filling.type.ratedW,
+      away: distanceM(plane, filling.inverter),
+    };
   });
   const able = offers.filter((o) => o.count > 0);
   if (able.length === 0) {
-    if (offers.every((o) => o.capacity === 0)) return 'one string already carries more current than an input or a tracker stands';
-    return offers.some((o) => o.free > 0) ? 'the inverters with a free tracker have reached their maximum DC power' : 'every tracker is taken';
+    if (offers.every((o) => o.capacity === 0))
+      return 'one string already carries more current than an input or a tracker stands';
+    return offers.some((o) => o.free > 0)
+      ? 'the inverters with a free tracker have reached their maximum DC power'
+      : 'every tracker is taken';
   }
-  return able.reduce((a, b) => (b.ratio < a.ratio - 1e-9 || (Math.abs(b.ratio - a.ratio) <= 1e-9 && b.away < a.away) ? b : a));
+  return able.reduce((a, b) =>
+    b.ratio < a.ratio - 1e-9 || (Math.abs(b.ratio - a.ratio) <= 1e-9 && b.away < a.away) ? b : a,
+  );
 }
 
 /** Strings spread over the free trackers before any tracker carries two: each tracks its own maximum then. */
 function spreadDoubles(filling: Filling): void {
   while (filling.trackers.length < filling.type.trackers) {
-    const fullest = filling.trackers.reduce<Filling['trackers'][number] | null>((a, b) => (b.strings.length > (a?.strings.length ?? 1) ? b : a), null);
+    const fullest = filling.trackers.reduce<Filling['trackers'][number] | null>(
+      (a, b) => (b.strings.length > (a?.strings.length ?? 1) ? b : a),
+      null,
+    );
     const moved = fullest?.strings.pop();
     if (!fullest || !moved) return;
     const at = filling.trackers.indexOf(fullest);

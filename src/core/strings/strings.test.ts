@@ -12,7 +12,15 @@ import { verifyLayout } from './verify';
 import { coldReserveK, stringWindow } from './window';
 
 const window = (over: Partial<Parameters<typeof stringWindow>[0]> = {}) =>
-  stringWindow({ module: M575, inverter: T100, mounting: 'pitched_gap', coldestC: -12, hottestC: 38, dcLegalMaxV: 1500, ...over });
+  stringWindow({
+    module: M575,
+    inverter: T100,
+    mounting: 'pitched_gap',
+    coldestC: -12,
+    hottestC: 38,
+    dcLegalMaxV: 1500,
+    ...over,
+  });
 
 describe('data sheet sanity (usual values of silicon modules, common practice)', () => {
   it('finds nothing on a sound sheet', () => expect(sheetFindings(M575)).toEqual([]));
@@ -45,7 +53,8 @@ describe('temperatures and voltages', () => {
     expect(hotCellC(38, 43, 'flush')).toBeCloseTo(80, 10);
     expect(hotCellC(38, 43, 'pitched_gap')).toBeCloseTo(66.75, 10);
   });
-  it('refuses an irradiance no sun gives', () => expect(() => cellTemperatureC(20, 1700, 43)).toThrow(/irradianceWm2.*0 to 1600/));
+  it('refuses an irradiance no sun gives', () =>
+    expect(() => cellTemperatureC(20, 1700, 43)).toThrow(/irradianceWm2.*0 to 1600/));
   it('follows the coefficients of the sheet (IEC 60891)', () => {
     expect(openCircuitV(M575, -12)).toBeCloseTo(56.41395, 5);
     expect(openCircuitV(M575, 66.75)).toBeCloseTo(46.21061, 5);
@@ -63,7 +72,8 @@ describe('string window (IEC 62548-1, coefficient method)', () => {
     expect([w?.minModules, w?.maxModules]).toEqual([6, 19]);
     expect(w?.preferred).toEqual({ min: 15, max: 17 });
   });
-  it('ends at 17 under a legal limit of 1000 V', () => expect(window({ dcLegalMaxV: 1000 }).window?.maxModules).toBe(17));
+  it('ends at 17 under a legal limit of 1000 V', () =>
+    expect(window({ dcLegalMaxV: 1000 }).window?.maxModules).toBe(17));
   it('allows a limit met exactly', () => {
     const limit = 19 * openCircuitV(M575, -12);
     expect(window({ inverter: { ...T100, dcMaxV: limit } }).window?.maxModules).toBe(19);
@@ -112,12 +122,20 @@ describe('layout', () => {
 
   it('is always legal and accounts for every module, whatever the planes', () => {
     const planes = fc.array(
-      fc.record({ count: fc.integer({ min: 0, max: 400 }), tilt: fc.constantFrom(5, 10, 30), azimuth: fc.constantFrom(90, 180, 270) }),
+      fc.record({
+        count: fc.integer({ min: 0, max: 400 }),
+        tilt: fc.constantFrom(5, 10, 30),
+        azimuth: fc.constantFrom(90, 180, 270),
+      }),
       { minLength: 1, maxLength: 6 },
     );
     fc.assert(
       fc.property(planes, fc.integer({ min: 1, max: 8 }), fc.integer({ min: 1, max: 3 }), (drawn, units, inputs) => {
-        const site = siteOf(units, drawn.map((p, i) => plane(`p${i}`, p.count, { tiltDeg: p.tilt, azimuthDeg: p.azimuth })), { ...T100, inputsPerTracker: inputs });
+        const site = siteOf(
+          units,
+          drawn.map((p, i) => plane(`p${i}`, p.count, { tiltDeg: p.tilt, azimuthDeg: p.azimuth })),
+          { ...T100, inputsPerTracker: inputs },
+        );
         const layout = layoutStrings(site);
         const laid = withStrings(site, layout.strings);
         expect(verifyLayout(laid)).toEqual([]);
@@ -133,16 +151,24 @@ describe('layout', () => {
   });
 
   it('uses all modules where they fit, and balances DC/AC', () => {
-    const site = siteOf(4, [plane('south', 340), plane('east', 170, { azimuthDeg: 90 }), plane('west', 170, { azimuthDeg: 270 })]);
+    const site = siteOf(4, [
+      plane('south', 340),
+      plane('east', 170, { azimuthDeg: 90 }),
+      plane('west', 170, { azimuthDeg: 270 }),
+    ]);
     const layout = layoutStrings(site);
     expect(layout.remaining).toEqual([]);
-    const perUnit = site.inverters.map((i) => layout.strings.filter((s) => s.place?.inverterId === i.id).reduce((sum, s) => sum + s.modules, 0));
+    const perUnit = site.inverters.map((i) =>
+      layout.strings.filter((s) => s.place?.inverterId === i.id).reduce((sum, s) => sum + s.modules, 0),
+    );
     expect(Math.max(...perUnit) - Math.min(...perUnit)).toBeLessThanOrEqual(34);
   });
 
   it('says why modules stay off when trackers or power run out', () => {
     expect(layoutStrings(siteOf(1, [plane('p', 600)])).remaining[0]?.reason).toMatch(/tracker|power/);
-    expect(layoutStrings(siteOf(1, [plane('p', 600)], { ...T100, dcMaxW: 60_000 })).remaining[0]?.reason).toContain('maximum DC power');
+    expect(layoutStrings(siteOf(1, [plane('p', 600)], { ...T100, dcMaxW: 60_000 })).remaining[0]?.reason).toContain(
+      'maximum DC power',
+    );
   });
 
   it('lays nothing out while the design temperatures are unknown', () => {
@@ -166,10 +192,17 @@ describe('layout', () => {
       const spare = { ...west.place!, tracker: first.place!.tracker, inverterId: first.place!.inverterId, input: 2 };
       expect(predicates(withStringAt(good, west.id, spare))).toContain('V03');
     });
-    it('a length over the window', () => expect(predicates(withStrings(good, [{ ...first, modules: 20 }]))).toEqual(expect.arrayContaining(['V02', 'V11'])));
-    it('an input used twice', () => expect(predicates(withStrings(good, [...good.strings, { ...first, id: 'again', number: 999 }]))).toContain('V04'));
+    it('a length over the window', () =>
+      expect(predicates(withStrings(good, [{ ...first, modules: 20 }]))).toEqual(
+        expect.arrayContaining(['V02', 'V11']),
+      ));
+    it('an input used twice', () =>
+      expect(predicates(withStrings(good, [...good.strings, { ...first, id: 'again', number: 999 }]))).toContain(
+        'V04',
+      ));
     it('a string twice', () => expect(predicates(withStrings(good, [first, first]))).toContain('V07'));
-    it('more modules than the plane has', () => expect(predicates({ ...good, planes: good.planes.map((p) => ({ ...p, moduleCount: 10 })) })).toContain('V01'));
+    it('more modules than the plane has', () =>
+      expect(predicates({ ...good, planes: good.planes.map((p) => ({ ...p, moduleCount: 10 })) })).toContain('V01'));
     it('too much current', () => {
       const weak = good.equipment.inverters.map((t) => ({ ...t, trackerShortCircuitMaxA: 15 }));
       expect(predicates({ ...good, equipment: { ...good.equipment, inverters: weak } })).toContain('V05');
@@ -192,7 +225,9 @@ describe('checks of strings', () => {
     const checks = assessStrings({ ...laid, survey: { ...SURVEY, coldestC: null } });
     const cold = checks.filter((c) => c.id === 'strings.uoc-cold');
     expect(cold.length).toBe(laid.strings.length);
-    expect(cold.every((c) => c.verdict === 'unknown' && c.working[0]?.includes('lowest design temperature'))).toBe(true);
+    expect(cold.every((c) => c.verdict === 'unknown' && c.working[0]?.includes('lowest design temperature'))).toBe(
+      true,
+    );
   });
   it('say how far a 19-module string is from its limit: 1071.9 V on 1100 V', () => {
     const long = withStrings(laid, [{ ...laid.strings[0]!, modules: 19 }]);

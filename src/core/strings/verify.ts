@@ -40,19 +40,32 @@ export function verifyLayout(design: SiteDesign): Violation[] {
     taken.add(at);
 
     const { coldestC, hottestC, dcLegalMaxV } = design.survey;
-    const { window: w } = stringWindow({ module, inverter: type, mounting: plane.mounting, coldestC, hottestC, dcLegalMaxV });
+    const { window: w } = stringWindow({
+      module,
+      inverter: type,
+      mounting: plane.mounting,
+      coldestC,
+      hottestC,
+      dcLegalMaxV,
+    });
     if (w && (s.modules < w.minModules || s.modules > w.maxModules)) {
       say('V02', `String ${s.number} has ${s.modules} modules; ${unit.tag} takes ${w.minModules} to ${w.maxModules}.`);
     }
     if (coldestC !== null && dcLegalMaxV !== null) {
       const coldV = s.modules * module.uocV * (1 + module.betaUocPerK * (coldestC - 25));
       const limitV = Math.min(type.dcMaxV, module.systemMaxV, dcLegalMaxV);
-      if (coldV > limitV * (1 + 1e-9)) say('V11', `String ${s.number}: ${coldV.toFixed(1)} V on the coldest morning; limit ${limitV} V.`);
+      if (coldV > limitV * (1 + 1e-9))
+        say('V11', `String ${s.number}: ${coldV.toFixed(1)} V on the coldest morning; limit ${limitV} V.`);
     }
 
     const rear = 1 + module.bifaciality * REAR_SHARE[plane.mounting];
     const key = `${inverterId}/${tracker}`;
-    const group = onTracker.get(key) ?? { name: `${unit.tag}.${tracker}`, classes: new Set<string>(), amps: 0, limitA: type.trackerShortCircuitMaxA };
+    const group = onTracker.get(key) ?? {
+      name: `${unit.tag}.${tracker}`,
+      classes: new Set<string>(),
+      amps: 0,
+      limitA: type.trackerShortCircuitMaxA,
+    };
     group.classes.add(`${module.name}, ${plane.tiltDeg}° tilt, ${plane.azimuthDeg}° azimuth, ${s.modules} modules`);
     group.amps += (type.shortCircuitLimitIsStc ? 1 : 1.25) * rear * module.iscA;
     onTracker.set(key, group);
@@ -64,7 +77,8 @@ export function verifyLayout(design: SiteDesign): Violation[] {
 
   for (const group of onTracker.values()) {
     if (group.classes.size > 1) say('V03', `${group.name} mixes ${[...group.classes].join(' and ')}.`);
-    if (group.amps > group.limitA * (1 + 1e-9)) say('V05', `${group.name}: ${group.amps.toFixed(1)} A on ${group.limitA} A.`);
+    if (group.amps > group.limitA * (1 + 1e-9))
+      say('V05', `${group.name}: ${group.amps.toFixed(1)} A on ${group.limitA} A.`);
   }
   for (const unit of design.inverters) {
     const type = design.equipment.inverters.find((t) => t.id === unit.typeId);
@@ -75,12 +89,19 @@ export function verifyLayout(design: SiteDesign): Violation[] {
   }
   for (const plane of design.planes) {
     const strung = used.get(plane.id) ?? 0;
-    if (strung > plane.moduleCount) say('V01', `${plane.label}: ${plane.moduleCount} modules drawn, ${strung} in strings.`);
+    if (strung > plane.moduleCount)
+      say('V01', `${plane.label}: ${plane.moduleCount} modules drawn, ${strung} in strings.`);
   }
   return found;
 }
 
 /** Share of light on the rear side by mounting, common practice; written down a second time on purpose, so that a slip in one shows. */
 const REAR_SHARE: Readonly<Record<SiteDesign['planes'][number]['mounting'], number>> = {
-  ground_rack: 0.1, tracker: 0.12, flat_roof_low: 0.03, flat_roof_white: 0.06, pitched_gap: 0, pitched_close: 0, flush: 0,
+  ground_rack: 0.1,
+  tracker: 0.12,
+  flat_roof_low: 0.03,
+  flat_roof_white: 0.06,
+  pitched_gap: 0,
+  pitched_close: 0,
+  flush: 0,
 };

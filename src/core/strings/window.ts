@@ -35,7 +35,9 @@ export interface StringWindow {
   readonly working: readonly string[];
 }
 
-export type WindowAnswer = { readonly window: StringWindow; readonly missing: readonly [] } | { readonly window: null; readonly missing: readonly string[] };
+export type WindowAnswer =
+  | { readonly window: StringWindow; readonly missing: readonly [] }
+  | { readonly window: null; readonly missing: readonly string[] };
 
 /** A number that was built to sit on a limit holds: slack of the rounding. */
 const SLACK = 1e-9;
@@ -50,7 +52,9 @@ const v = (x: number) => fixed(x, 2);
  */
 export function stringWindow(i: WindowInputs): WindowAnswer {
   const { module: m, inverter: t } = i;
-  const sheetErrors = sheetFindings(m).filter((f) => f.severity === 'error').map((f) => f.code);
+  const sheetErrors = sheetFindings(m)
+    .filter((f) => f.severity === 'error')
+    .map((f) => f.code);
   const missing = [
     ...(i.coldestC === null ? ['lowest design temperature'] : []),
     ...(i.hottestC === null ? ['hot design temperature'] : []),
@@ -62,7 +66,8 @@ export function stringWindow(i: WindowInputs): WindowAnswer {
     return { window: null, missing };
   }
   const hotC = hotCellC(i.hottestC, m.nmotC, i.mounting);
-  if (!(i.coldestC < hotC)) return { window: null, missing: ['a cold design temperature below the hot cell temperature'] };
+  if (!(i.coldestC < hotC))
+    return { window: null, missing: ['a cold design temperature below the hot cell temperature'] };
 
   const limits = [
     { by: `${t.name} maximum input voltage`, limitV: t.dcMaxV },
@@ -81,10 +86,20 @@ export function stringWindow(i: WindowInputs): WindowAnswer {
   const preferred = preferredLengths(t, umpHotV, umpColdV, minModules, maxModules);
   const notes = [
     ...(maxModules < minModules
-      ? [{ code: 'SW03' as const, text: `No string length fits: cold needs at most ${maxModules}, heat needs at least ${minModules}. Module and inverter do not belong together.` }]
+      ? [
+          {
+            code: 'SW03' as const,
+            text: `No string length fits: cold needs at most ${maxModules}, heat needs at least ${minModules}. Module and inverter do not belong together.`,
+          },
+        ]
       : []),
     ...(maxModules >= minModules && preferred === 'none'
-      ? [{ code: 'SW04' as const, text: `Legal lengths ${minModules} to ${maxModules}, but none keeps full power at both ends.` }]
+      ? [
+          {
+            code: 'SW04' as const,
+            text: `Legal lengths ${minModules} to ${maxModules}, but none keeps full power at both ends.`,
+          },
+        ]
       : []),
   ];
   return {
@@ -93,8 +108,12 @@ export function stringWindow(i: WindowInputs): WindowAnswer {
       limitV: lowest.limitV,
       limitedBy: lowest.by,
       hotCellC: hotC,
-      uocColdV, uocHotV, umpHotV, umpColdV,
-      minModules, maxModules,
+      uocColdV,
+      uocHotV,
+      umpHotV,
+      umpColdV,
+      minModules,
+      maxModules,
       preferred: preferred === 'none' ? null : preferred,
       notes,
       working: [
@@ -103,7 +122,11 @@ export function stringWindow(i: WindowInputs): WindowAnswer {
         `n_max = ⌊${lowest.limitV} / ${v(uocColdV)}⌋ = ${maxModules}`,
         `T_cell,hot = ${fixed(hotC, 2)} °C; U_mp,hot = ${v(umpHotV)} V, U_oc,hot = ${v(uocHotV)} V, U_mp,cold = ${v(umpColdV)} V`,
         `n_min = max(⌈${t.mpptMinV} / ${v(umpHotV)}⌉, ⌈${t.startV} / ${v(uocHotV)}⌉) = max(${byTracking}, ${byStart}) = ${minModules}`,
-        preferred === null ? 'No full-power range on the data sheet' : preferred === 'none' ? 'No length keeps full power at both ends' : `full power: ${preferred.min} to ${preferred.max}`,
+        preferred === null
+          ? 'No full-power range on the data sheet'
+          : preferred === 'none'
+            ? 'No length keeps full power at both ends'
+            : `full power: ${preferred.min} to ${preferred.max}`,
       ],
     },
   };

@@ -8,30 +8,95 @@ import { emptyDesign } from '../site/siteDesign';
 
 /** 575 W, 72 cells in series: the module on which the worked values of the tests rest. */
 export const M575: ModuleType = {
-  id: 'm575', name: 'M575', pmaxW: 575, uocV: 51.62, iscA: 14.21, umpV: 42.8, impA: 13.44, alphaIscPerK: 0.00046, betaUocPerK: -0.00251,
-  gammaPmaxPerK: -0.00298, nmotC: 43, cellsInSeries: 72, bypassDiodes: 3, systemMaxV: 1500, fuseMaxA: 25, bifaciality: 0.8,
+  id: 'm575',
+  name: 'M575',
+  pmaxW: 575,
+  uocV: 51.62,
+  iscA: 14.21,
+  umpV: 42.8,
+  impA: 13.44,
+  alphaIscPerK: 0.00046,
+  betaUocPerK: -0.00251,
+  gammaPmaxPerK: -0.00298,
+  nmotC: 43,
+  cellsInSeries: 72,
+  bypassDiodes: 3,
+  systemMaxV: 1500,
+  fuseMaxA: 25,
+  bifaciality: 0.8,
 };
 
 /** 100 kW class: 1100 V, tracking 200 to 1000 V, full power 540 to 850 V, start 250 V, trackers 32/44 A, connectors 30 A. */
 export const T100: InverterType = {
-  id: 't100', name: 'T100', ratedW: 100_000, maxApparentVa: 110_000, nominalLineV: 400, outputMaxA: 160, wiring: '5-wire', breakerMaxA: 250,
-  dcMaxV: 1100, mpptMinV: 200, mpptMaxV: 1000, fullPowerMinV: 540, fullPowerMaxV: 850, startV: 250, dcMaxW: 150_000, trackers: 10, inputsPerTracker: 2,
-  trackerOperatingMaxA: 32, trackerShortCircuitMaxA: 44, shortCircuitLimitIsStc: false, connectorMaxA: 30, massKg: 84, dischargeWaitS: 300, busUnitLoads: 0.125,
+  id: 't100',
+  name: 'T100',
+  ratedW: 100_000,
+  maxApparentVa: 110_000,
+  nominalLineV: 400,
+  outputMaxA: 160,
+  wiring: '5-wire',
+  breakerMaxA: 250,
+  dcMaxV: 1100,
+  mpptMinV: 200,
+  mpptMaxV: 1000,
+  fullPowerMinV: 540,
+  fullPowerMaxV: 850,
+  startV: 250,
+  dcMaxW: 150_000,
+  trackers: 10,
+  inputsPerTracker: 2,
+  trackerOperatingMaxA: 32,
+  trackerShortCircuitMaxA: 44,
+  shortCircuitLimitIsStc: false,
+  connectorMaxA: 30,
+  massKg: 84,
+  dischargeWaitS: 300,
+  busUnitLoads: 0.125,
   bay: {
-    studM: 10, studSpacingMm: 45, palmMaxWidthMm: 33, palmMaxThicknessMm: 7, sectionMaxMm2: 240, lugsPerStud: 1, aluminiumAllowed: true,
-    glandClampMinMm: 35, glandClampMaxMm: 60, glandSealSplitMm: 47, torqueMinNm: 20, torqueMaxNm: 30,
+    studM: 10,
+    studSpacingMm: 45,
+    palmMaxWidthMm: 33,
+    palmMaxThicknessMm: 7,
+    sectionMaxMm2: 240,
+    lugsPerStud: 1,
+    aluminiumAllowed: true,
+    glandClampMinMm: 35,
+    glandClampMaxMm: 60,
+    glandSealSplitMm: 47,
+    torqueMinNm: 20,
+    torqueMaxNm: 30,
   },
 };
 
 export const SURVEY: Survey = {
   ...emptyDesign('Test site').survey,
-  coldestC: -12, hottestC: 38, dcLegalMaxV: 1500, lineV: 400, frequencyHz: 50, service: 'earthed wye with neutral (TN-S, TN-C-S)',
-  transformerKva: 1250, transformerImpedancePercent: 6, boardHighestV: 410, gridCode: 'EN 50549-1 first start',
-  rcdFitted: false, stopFitted: false, contactsFitted: false,
+  coldestC: -12,
+  hottestC: 38,
+  dcLegalMaxV: 1500,
+  lineV: 400,
+  frequencyHz: 50,
+  service: 'earthed wye with neutral (TN-S, TN-C-S)',
+  transformerKva: 1250,
+  transformerImpedancePercent: 6,
+  boardHighestV: 410,
+  gridCode: 'EN 50549-1 first start',
+  rcdFitted: false,
+  stopFitted: false,
+  contactsFitted: false,
 };
 
 export function plane(id: string, moduleCount: number, over: Partial<Plane> = {}): Plane {
-  return { id, label: id, tiltDeg: 10, azimuthDeg: 180, moduleTypeId: M575.id, moduleCount, mounting: 'pitched_gap', position: { xM: 0, yM: 10, zM: 6 }, ...over };
+  return {
+    id,
+    label: id,
+    tiltDeg: 10,
+    azimuthDeg: 180,
+    moduleTypeId: M575.id,
+    moduleCount,
+    mounting: 'pitched_gap',
+    position: { xM: 0, yM: 10, zM: 6 },
+    ...over,
+  };
 }
 
 /** A site of `inverters` like units and the given planes, nothing laid out yet. */
@@ -40,7 +105,12 @@ export function siteOf(inverters: number, planes: readonly Plane[], type: Invert
   d = withInverterType(withModuleType(d, M575), type);
   for (const p of planes) d = withPlane(d, p);
   for (let i = 1; i <= inverters; i++) {
-    d = withInverter(d, { id: `inv-${i}`, tag: `INV-${String(i).padStart(2, '0')}`, typeId: type.id, position: { xM: 3 * i, yM: 0, zM: 1.2 } });
+    d = withInverter(d, {
+      id: `inv-${i}`,
+      tag: `INV-${String(i).padStart(2, '0')}`,
+      typeId: type.id,
+      position: { xM: 3 * i, yM: 0, zM: 1.2 },
+    });
   }
   return withChainNumbered({ ...d, chain: { ...d.chain, bitRate: 9600 } });
 }
@@ -48,7 +118,19 @@ export function siteOf(inverters: number, planes: readonly Plane[], type: Invert
 /** A run of 80 m that holds on the example inverter. */
 export function runOf(inverterId: string, over: Partial<AcRun> = {}): AcRun {
   return {
-    ...blankRun(inverterId), metal: 'Cu', method: 'E', arrangement: 'single layer, perforated tray', otherCircuits: 2, sectionMm2: 120, lengthM: 60,
-    ambientC: 40, breakerA: 200, breakerAmbientC: 40, breakerGroupFactor: 1, peMm2: 70, externalEarthMm2: 70, ...over,
+    ...blankRun(inverterId),
+    metal: 'Cu',
+    method: 'E',
+    arrangement: 'single layer, perforated tray',
+    otherCircuits: 2,
+    sectionMm2: 120,
+    lengthM: 60,
+    ambientC: 40,
+    breakerA: 200,
+    breakerAmbientC: 40,
+    breakerGroupFactor: 1,
+    peMm2: 70,
+    externalEarthMm2: 70,
+    ...over,
   };
 }

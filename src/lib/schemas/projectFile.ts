@@ -33,7 +33,8 @@ export const projectFileSchema = z
     if (ids.size < file.records.length) say(['records'], 'A record id is used twice.');
     file.records.forEach((r, at) => {
       if (!letters.has(r.release)) say(['records', at, 'release'], `There is no release ${r.release} in this file.`);
-      if (r.corrects !== null && !ids.has(r.corrects)) say(['records', at, 'corrects'], 'The entry it corrects is not in this file.');
+      if (r.corrects !== null && !ids.has(r.corrects))
+        say(['records', at, 'corrects'], 'The entry it corrects is not in this file.');
     });
   })
   .meta({ id: 'ProjectFile' });

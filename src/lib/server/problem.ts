@@ -20,7 +20,10 @@ export class Problem extends Error {
 
   response(): Response {
     const { status, title, detail, errors } = this;
-    return json({ type: 'about:blank', title, status, detail, ...(errors.length ? { errors } : {}) }, { status, headers: { 'content-type': 'application/problem+json' } });
+    return json(
+      { type: 'about:blank', title, status, detail, ...(errors.length ? { errors } : {}) },
+      { status, headers: { 'content-type': 'application/problem+json' } },
+    );
   }
 }
 
@@ -38,15 +41,26 @@ export function parsed<T>(schema: z.ZodType<T>, input: unknown, what = 'The inpu
   const result = schema.safeParse(input);
   if (result.success) return result.data;
   const errors = flawsOf(result.error);
-  throw new Problem(422, 'Not as expected', `${what} has ${errors.length} ${errors.length === 1 ? 'error' : 'errors'}. First: ${errors[0]?.pointer || '/'} ${errors[0]?.detail}`, errors);
+  throw new Problem(
+    422,
+    'Not as expected',
+    `${what} has ${errors.length} ${errors.length === 1 ? 'error' : 'errors'}. First: ${errors[0]?.pointer || '/'} ${errors[0]?.detail}`,
+    errors,
+  );
 }
 
-/** Turns a core guard (RangeError naming its field) into a 422. Anything else goes on. */
+/** Turns a core guard (RangeError, naming its field first) into a 422. Anything else goes on. */
 export function orProblem<T>(compute: () => T): T {
   try {
     return compute();
   } catch (cause) {
     if (!(cause instanceof RangeError)) throw cause;
-    throw new Problem(422, 'Out of range', cause.message, [{ pointer: `/${cause.message.split(' ')[0]}`, detail: cause.message }]);
+    const field = /^([a-z][A-Za-z0-9]*) must /.exec(cause.message)?.[1];
+    throw new Problem(
+      422,
+      'Cannot be computed',
+      cause.message,
+      field ? [{ pointer: `/${field}`, detail: cause.message }] : [],
+    );
   }
 }

@@ -45,12 +45,18 @@ export const isClosed = (state: GateState): boolean => CLOSED.has(state);
 
 function applies(row: GateRow, model: GateModel): boolean {
   switch (row.applies) {
-    case 'always': return true;
-    case 'bus fitted': return model.busFitted;
-    case 'rcd fitted': return model.rcdFitted !== false;
-    case 'stop fitted': return model.stopFitted !== false;
-    case 'contacts fitted': return model.contactsFitted !== false;
-    default: return false; // battery gates: no battery in a design yet
+    case 'always':
+      return true;
+    case 'bus fitted':
+      return model.busFitted;
+    case 'rcd fitted':
+      return model.rcdFitted !== false;
+    case 'stop fitted':
+      return model.stopFitted !== false;
+    case 'contacts fitted':
+      return model.contactsFitted !== false;
+    default:
+      return false; // battery gates: no battery in a design yet
   }
 }
 
@@ -83,7 +89,10 @@ export function gateStates(model: GateModel, results: ReadonlyMap<GateKey, GateR
   }
 
   function needsOf(row: GateRow, object: string): { keys: GateKey[]; overNothing: boolean } {
-    const ids: readonly GateId[] = row.id === 'S-HAND' ? GATE_TABLE.map((r) => r.id).filter((id) => !['S-HAND', 'S-SAFE', 'I-PERMIT'].includes(id)) : (row.needs as readonly GateId[]);
+    const ids: readonly GateId[] =
+      row.id === 'S-HAND'
+        ? GATE_TABLE.map((r) => r.id).filter((id) => !['S-HAND', 'S-SAFE', 'I-PERMIT'].includes(id))
+        : (row.needs as readonly GateId[]);
     const joins = ids.map((need) => needKeys(row, object, need));
     return { keys: joins.flatMap((j) => j ?? []), overNothing: joins.includes(null) };
   }
@@ -115,7 +124,8 @@ export function gateStates(model: GateModel, results: ReadonlyMap<GateKey, GateR
       if (broken.length || (row.cascade && overNothing)) return { state: 'stale', waitsFor: broken };
       return { state: result === 'pass' ? 'passed' : result, waitsFor: [] };
     }
-    const handsOff = row.id !== 'S-SAFE' && (row.zone !== 'none' || row.id === 'I-PERMIT') && !isClosed(viewOf('S-SAFE').state);
+    const handsOff =
+      row.id !== 'S-SAFE' && (row.zone !== 'none' || row.id === 'I-PERMIT') && !isClosed(viewOf('S-SAFE').state);
     const waitsFor = [...new Set([...notClosed, ...(handsOff ? ['S-SAFE'] : [])])];
     return { state: waitsFor.length || overNothing ? 'locked' : 'open', waitsFor };
   }
@@ -135,11 +145,22 @@ const REASON_MIN = 15;
 const REVIEW_DAYS_MAX = 90;
 
 /** Whether a waiver stands; otherwise why not. Gates marked never cannot be waived by anybody. */
-export function judgeWaiver(gate: GateRow, role: Role, reason: string, reviewDays: number): { waived: boolean; why: string } {
+export function judgeWaiver(
+  gate: GateRow,
+  role: Role,
+  reason: string,
+  reviewDays: number,
+): { waived: boolean; why: string } {
   if (gate.waiver === 'never') return { waived: false, why: `${gate.id} can never be waived: it has to be proved.` };
   const allowed = gate.waiver === 'electrician' ? role === 'electrician' : role === 'lead' || role === 'electrician';
-  if (!allowed) return { waived: false, why: `Only a ${gate.waiver === 'electrician' ? 'electrician' : 'lead or electrician'} may waive ${gate.id}.` };
-  if (reason.trim().length < REASON_MIN) return { waived: false, why: `Give a reason of at least ${REASON_MIN} characters.` };
-  if (!(reviewDays >= 1 && reviewDays <= REVIEW_DAYS_MAX)) return { waived: false, why: `Review within 1 to ${REVIEW_DAYS_MAX} days (got ${reviewDays}).` };
+  if (!allowed)
+    return {
+      waived: false,
+      why: `Only a ${gate.waiver === 'electrician' ? 'electrician' : 'lead or electrician'} may waive ${gate.id}.`,
+    };
+  if (reason.trim().length < REASON_MIN)
+    return { waived: false, why: `Give a reason of at least ${REASON_MIN} characters.` };
+  if (!(reviewDays >= 1 && reviewDays <= REVIEW_DAYS_MAX))
+    return { waived: false, why: `Review within 1 to ${REVIEW_DAYS_MAX} days (got ${reviewDays}).` };
   return { waived: true, why: `waived until reviewed in ${reviewDays} days` };
 }

@@ -28,7 +28,8 @@ let shared: Connection | null = null;
 /** The pool of this process, opened at first use. */
 export function connection(): Connection {
   const url = process.env.DATABASE_URL;
-  if (!url) throw new Error('DATABASE_URL is not set: start Bolt Yard with ./yard up, or point DATABASE_URL at a PostgreSQL.');
+  if (!url)
+    throw new Error('DATABASE_URL is not set: start Bolt Yard with ./yard up, or point DATABASE_URL at a PostgreSQL.');
   shared ??= connect(url);
   return shared;
 }

@@ -1,5 +1,19 @@
 import { sql } from 'drizzle-orm';
-import { boolean, check, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, smallint, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import {
+  boolean,
+  check,
+  doublePrecision,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  smallint,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core';
 import type { InverterType } from '$core/equipment/inverterType';
 import type { ModuleType } from '$core/equipment/moduleType';
 import type { SiteRecord } from '$core/proving/record';
@@ -14,8 +28,15 @@ import type { SiteSummary } from './summary';
 
 export const shelfItem = pgTable(
   'shelf_item',
-  { kind: text('kind', { enum: ['module', 'inverter'] }).notNull(), id: text('id').notNull(), sheet: jsonb('sheet').$type<ModuleType | InverterType>().notNull() },
-  (t) => [primaryKey({ columns: [t.kind, t.id] }), check('shelf_item_kind_known', sql`${t.kind} in ('module', 'inverter')`)],
+  {
+    kind: text('kind', { enum: ['module', 'inverter'] }).notNull(),
+    id: text('id').notNull(),
+    sheet: jsonb('sheet').$type<ModuleType | InverterType>().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.kind, t.id] }),
+    check('shelf_item_kind_known', sql`${t.kind} in ('module', 'inverter')`),
+  ],
 );
 
 export const site = pgTable('site', {
@@ -29,17 +50,24 @@ export const site = pgTable('site', {
   changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
 });
 
-const siteId = () => uuid('site_id').notNull().references(() => site.id, { onDelete: 'cascade' });
+const siteId = () =>
+  uuid('site_id')
+    .notNull()
+    .references(() => site.id, { onDelete: 'cascade' });
 /** Place in the document's list, so that a design reads back in the order in which it was written. */
 const ord = () => integer('ord').notNull();
 
-export const siteModuleType = pgTable('site_module_type', { siteId: siteId(), id: text('id').notNull(), ord: ord(), sheet: jsonb('sheet').$type<ModuleType>().notNull() }, (t) => [
-  primaryKey({ columns: [t.siteId, t.id] }),
-]);
+export const siteModuleType = pgTable(
+  'site_module_type',
+  { siteId: siteId(), id: text('id').notNull(), ord: ord(), sheet: jsonb('sheet').$type<ModuleType>().notNull() },
+  (t) => [primaryKey({ columns: [t.siteId, t.id] })],
+);
 
-export const siteInverterType = pgTable('site_inverter_type', { siteId: siteId(), id: text('id').notNull(), ord: ord(), sheet: jsonb('sheet').$type<InverterType>().notNull() }, (t) => [
-  primaryKey({ columns: [t.siteId, t.id] }),
-]);
+export const siteInverterType = pgTable(
+  'site_inverter_type',
+  { siteId: siteId(), id: text('id').notNull(), ord: ord(), sheet: jsonb('sheet').$type<InverterType>().notNull() },
+  (t) => [primaryKey({ columns: [t.siteId, t.id] })],
+);
 
 export const plane = pgTable(
   'plane',
@@ -57,7 +85,11 @@ export const plane = pgTable(
   },
   (t) => [
     primaryKey({ columns: [t.siteId, t.id] }),
-    foreignKey({ name: 'plane_has_a_module_type', columns: [t.siteId, t.moduleTypeId], foreignColumns: [siteModuleType.siteId, siteModuleType.id] }),
+    foreignKey({
+      name: 'plane_has_a_module_type',
+      columns: [t.siteId, t.moduleTypeId],
+      foreignColumns: [siteModuleType.siteId, siteModuleType.id],
+    }),
     check('plane_counts_modules', sql`${t.moduleCount} >= 0`),
     check('plane_tilt_in_range', sql`${t.tiltDeg} between 0 and 90`),
     check('plane_azimuth_in_range', sql`${t.azimuthDeg} >= 0 and ${t.azimuthDeg} < 360`),
@@ -66,10 +98,21 @@ export const plane = pgTable(
 
 export const inverter = pgTable(
   'inverter',
-  { siteId: siteId(), id: text('id').notNull(), ord: ord(), tag: text('tag').notNull(), typeId: text('type_id').notNull(), position: jsonb('position').$type<Position | null>() },
+  {
+    siteId: siteId(),
+    id: text('id').notNull(),
+    ord: ord(),
+    tag: text('tag').notNull(),
+    typeId: text('type_id').notNull(),
+    position: jsonb('position').$type<Position | null>(),
+  },
   (t) => [
     primaryKey({ columns: [t.siteId, t.id] }),
-    foreignKey({ name: 'inverter_has_a_type', columns: [t.siteId, t.typeId], foreignColumns: [siteInverterType.siteId, siteInverterType.id] }),
+    foreignKey({
+      name: 'inverter_has_a_type',
+      columns: [t.siteId, t.typeId],
+      foreignColumns: [siteInverterType.siteId, siteInverterType.id],
+    }),
   ],
 );
 
@@ -88,17 +131,41 @@ export const pvString = pgTable(
   },
   (t) => [
     primaryKey({ columns: [t.siteId, t.id] }),
-    foreignKey({ name: 'pv_string_lies_on_a_plane', columns: [t.siteId, t.planeId], foreignColumns: [plane.siteId, plane.id] }),
-    foreignKey({ name: 'pv_string_hangs_on_an_inverter', columns: [t.siteId, t.inverterId], foreignColumns: [inverter.siteId, inverter.id] }),
-    check('pv_string_hangs_wholly_or_not', sql`(${t.inverterId} is null) = (${t.tracker} is null) and (${t.tracker} is null) = (${t.input} is null)`),
+    foreignKey({
+      name: 'pv_string_lies_on_a_plane',
+      columns: [t.siteId, t.planeId],
+      foreignColumns: [plane.siteId, plane.id],
+    }),
+    foreignKey({
+      name: 'pv_string_hangs_on_an_inverter',
+      columns: [t.siteId, t.inverterId],
+      foreignColumns: [inverter.siteId, inverter.id],
+    }),
+    check(
+      'pv_string_hangs_wholly_or_not',
+      sql`(${t.inverterId} is null) = (${t.tracker} is null) and (${t.tracker} is null) = (${t.input} is null)`,
+    ),
     check('pv_string_has_modules', sql`${t.modules} between 1 and 60`),
   ],
 );
 
-export const acRun = pgTable('ac_run', { siteId: siteId(), inverterId: text('inverter_id').notNull(), ord: ord(), run: jsonb('run').$type<Omit<AcRun, 'inverterId'>>().notNull() }, (t) => [
-  primaryKey({ columns: [t.siteId, t.inverterId] }),
-  foreignKey({ name: 'ac_run_starts_at_an_inverter', columns: [t.siteId, t.inverterId], foreignColumns: [inverter.siteId, inverter.id] }),
-]);
+export const acRun = pgTable(
+  'ac_run',
+  {
+    siteId: siteId(),
+    inverterId: text('inverter_id').notNull(),
+    ord: ord(),
+    run: jsonb('run').$type<Omit<AcRun, 'inverterId'>>().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.siteId, t.inverterId] }),
+    foreignKey({
+      name: 'ac_run_starts_at_an_inverter',
+      columns: [t.siteId, t.inverterId],
+      foreignColumns: [inverter.siteId, inverter.id],
+    }),
+  ],
+);
 
 export const chainDevice = pgTable(
   'chain_device',
@@ -115,7 +182,11 @@ export const chainDevice = pgTable(
   },
   (t) => [
     primaryKey({ columns: [t.siteId, t.id] }),
-    foreignKey({ name: 'chain_device_is_an_inverter', columns: [t.siteId, t.inverterId], foreignColumns: [inverter.siteId, inverter.id] }),
+    foreignKey({
+      name: 'chain_device_is_an_inverter',
+      columns: [t.siteId, t.inverterId],
+      foreignColumns: [inverter.siteId, inverter.id],
+    }),
     check('chain_device_address_in_range', sql`${t.address} between 1 and 247`),
   ],
 );
@@ -138,14 +209,19 @@ export const release = pgTable(
     releasedBy: text('released_by').notNull(),
     releasedAt: timestamp('released_at', { withTimezone: true }).notNull().defaultNow(),
   },
-  (t) => [primaryKey({ columns: [t.siteId, t.letter] }), check('release_has_a_letter', sql`${t.letter} ~ '^[A-Z]{1,2}$'`)],
+  (t) => [
+    primaryKey({ columns: [t.siteId, t.letter] }),
+    check('release_has_a_letter', sql`${t.letter} ~ '^[A-Z]{1,2}$'`),
+  ],
 );
 
 /** What happened on site. A trigger of the first migration refuses to change or delete a row. */
 export const siteRecord = pgTable(
   'site_record',
   {
-    siteId: uuid('site_id').notNull().references(() => site.id),
+    siteId: uuid('site_id')
+      .notNull()
+      .references(() => site.id),
     id: uuid('id').notNull(),
     kind: text('kind').notNull(),
     scope: text('scope').notNull(),
@@ -158,8 +234,16 @@ export const siteRecord = pgTable(
   },
   (t) => [
     primaryKey({ columns: [t.siteId, t.id] }),
-    foreignKey({ name: 'site_record_was_made_on_a_release', columns: [t.siteId, t.release], foreignColumns: [release.siteId, release.letter] }),
-    foreignKey({ name: 'site_record_corrects_a_record', columns: [t.siteId, t.corrects], foreignColumns: [t.siteId, t.id] }),
+    foreignKey({
+      name: 'site_record_was_made_on_a_release',
+      columns: [t.siteId, t.release],
+      foreignColumns: [release.siteId, release.letter],
+    }),
+    foreignKey({
+      name: 'site_record_corrects_a_record',
+      columns: [t.siteId, t.corrects],
+      foreignColumns: [t.siteId, t.id],
+    }),
     check('site_record_does_not_correct_itself', sql`${t.corrects} <> ${t.id}`),
     index('site_record_by_subject').on(t.siteId, t.scope, t.subjectId),
   ],

@@ -11,7 +11,11 @@ export interface SiteSummary {
   readonly acKw: number;
   readonly dcKw: number;
   readonly counts: Readonly<Record<Verdict, number>>;
-  readonly line: readonly { readonly element: LineElement; readonly verdict: Verdict; readonly margin: number | null }[];
+  readonly line: readonly {
+    readonly element: LineElement;
+    readonly verdict: Verdict;
+    readonly margin: number | null;
+  }[];
 }
 
 /** Made at every write, so that listing hundreds of sites assesses none. */

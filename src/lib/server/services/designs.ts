@@ -10,12 +10,16 @@ import { Problem, parsed } from '../problem';
 
 /** Sites with what the list shows of them, by name. */
 export async function listSites() {
-  return db().select({ id: site.id, name: site.name, revision: site.revision, changedAt: site.changedAt, summary: site.summary }).from(site).orderBy(asc(site.name));
+  return db()
+    .select({ id: site.id, name: site.name, revision: site.revision, changedAt: site.changedAt, summary: site.summary })
+    .from(site)
+    .orderBy(asc(site.name));
 }
 
 export async function loadDesign(siteId: string): Promise<StoredDesign> {
   const found = isUuid(siteId) ? await readDesign(db(), siteId) : null;
-  if (!found) throw new Problem(404, 'No such site', 'There is no site at this address. Go back to the yard and pick one.');
+  if (!found)
+    throw new Problem(404, 'No such site', 'There is no site at this address. Go back to the yard and pick one.');
   return found;
 }
 
@@ -29,14 +33,22 @@ export async function createSite(name: string): Promise<string> {
 }
 
 function conflict(found: number, expected: number): Problem {
-  return new Problem(409, 'Changed meanwhile', `Somebody changed this site since you opened it (revision ${expected}, now ${found}). Nothing of yours was written: reload, look at the change, and enter yours again.`);
+  return new Problem(
+    409,
+    'Changed meanwhile',
+    `Somebody changed this site since you opened it (revision ${expected}, now ${found}). Nothing of yours was written: reload, look at the change, and enter yours again.`,
+  );
 }
 
 /**
  * The one way a design changes: under its revision, through an edit of core, past its schema, with the design before kept for undo.
  * A stale revision is a conflict; an edit that would break the design is refused. Either way nothing is written.
  */
-export async function changeDesign(siteId: string, revision: number, edit: (design: SiteDesign) => SiteDesign): Promise<StoredDesign> {
+export async function changeDesign(
+  siteId: string,
+  revision: number,
+  edit: (design: SiteDesign) => SiteDesign,
+): Promise<StoredDesign> {
   return db().transaction(async (tx) => {
     const before = await claimed(tx, siteId, revision);
     const design = parsed(siteDesignSchema, edit(before.design), 'The changed design');
@@ -56,7 +68,11 @@ export async function undoChange(siteId: string, revision: number): Promise<Stor
   });
 }
 
-async function claimed(tx: Parameters<Parameters<ReturnType<typeof db>['transaction']>[0]>[0], siteId: string, revision: number): Promise<StoredDesign> {
+async function claimed(
+  tx: Parameters<Parameters<ReturnType<typeof db>['transaction']>[0]>[0],
+  siteId: string,
+  revision: number,
+): Promise<StoredDesign> {
   const taken = isUuid(siteId) && (await claimRevision(tx, siteId, revision));
   const before = isUuid(siteId) ? await readDesign(tx, siteId) : null;
   if (!before) throw new Problem(404, 'No such site', 'There is no site at this address.');

@@ -23,7 +23,13 @@ export async function exportProject(siteId: string): Promise<ProjectFile> {
     revision,
     exportedAt: new Date().toISOString(),
     design,
-    releases: releases.map((r) => ({ letter: r.letter, revision: r.revision, releasedBy: r.releasedBy, releasedAt: r.releasedAt.toISOString(), design: r.design })),
+    releases: releases.map((r) => ({
+      letter: r.letter,
+      revision: r.revision,
+      releasedBy: r.releasedBy,
+      releasedAt: r.releasedAt.toISOString(),
+      design: r.design,
+    })),
     records: [...records],
   };
 }
@@ -38,10 +44,20 @@ export function readProject(text: string): ProjectFile {
   }
   const head = (content ?? {}) as { format?: unknown; version?: unknown };
   if (head.format !== PROJECT_FORMAT) {
-    throw new Problem(422, 'Foreign file', `This is no Bolt Yard project: /format must be "${PROJECT_FORMAT}" (got ${JSON.stringify(head.format) ?? 'nothing'}).`, [{ pointer: '/format', detail: `must be "${PROJECT_FORMAT}"` }]);
+    throw new Problem(
+      422,
+      'Foreign file',
+      `This is no Bolt Yard project: /format must be "${PROJECT_FORMAT}" (got ${JSON.stringify(head.format) ?? 'nothing'}).`,
+      [{ pointer: '/format', detail: `must be "${PROJECT_FORMAT}"` }],
+    );
   }
   if (typeof head.version === 'number' && head.version > PROJECT_VERSION) {
-    throw new Problem(422, 'Newer file', `The file has version ${head.version}; this Bolt Yard reads up to ${PROJECT_VERSION}. Update it first; nothing was read.`, [{ pointer: '/version', detail: `at most ${PROJECT_VERSION}` }]);
+    throw new Problem(
+      422,
+      'Newer file',
+      `The file has version ${head.version}; this Bolt Yard reads up to ${PROJECT_VERSION}. Update it first; nothing was read.`,
+      [{ pointer: '/version', detail: `at most ${PROJECT_VERSION}` }],
+    );
   }
   return parsed(projectFileSchema, content, 'The project file');
 }
@@ -60,10 +76,29 @@ export async function importProject(file: ProjectFile): Promise<string> {
     const siteId = known ? uuidv7() : file.siteId;
     await insertDesign(tx, siteId, file.design, file.revision);
     if (file.releases.length) {
-      await tx.insert(release).values(file.releases.map((r) => ({ siteId, letter: r.letter, revision: r.revision, design: r.design, releasedBy: r.releasedBy, releasedAt: new Date(r.releasedAt) })));
+      await tx.insert(release).values(
+        file.releases.map((r) => ({
+          siteId,
+          letter: r.letter,
+          revision: r.revision,
+          design: r.design,
+          releasedBy: r.releasedBy,
+          releasedAt: new Date(r.releasedAt),
+        })),
+      );
     }
     for (const r of correctedFirst(file.records)) {
-      await tx.insert(siteRecord).values({ siteId, id: r.id, kind: r.kind, scope: r.subject.scope, subjectId: r.subject.id, release: r.release, doneAt: new Date(r.doneAt), corrects: r.corrects, body: r });
+      await tx.insert(siteRecord).values({
+        siteId,
+        id: r.id,
+        kind: r.kind,
+        scope: r.subject.scope,
+        subjectId: r.subject.id,
+        release: r.release,
+        doneAt: new Date(r.doneAt),
+        corrects: r.corrects,
+        body: r,
+      });
     }
     return siteId;
   });
@@ -76,7 +111,10 @@ function correctedFirst(records: ProjectFile['records']): ProjectFile['records']
   let waiting = inOrder(records);
   while (waiting.length) {
     const ready = waiting.filter((r) => r.corrects === null || placed.has(r.corrects));
-    if (ready.length === 0) throw new Problem(422, 'Circular corrections', 'Entries of the file correct each other in a circle.', [{ pointer: '/records', detail: 'corrections run in a circle' }]);
+    if (ready.length === 0)
+      throw new Problem(422, 'Circular corrections', 'Entries of the file correct each other in a circle.', [
+        { pointer: '/records', detail: 'corrections run in a circle' },
+      ]);
     ready.forEach((r) => placed.add(r.id));
     out.push(...ready);
     waiting = waiting.filter((r) => !placed.has(r.id));

@@ -16,7 +16,14 @@ export async function readShelf(): Promise<{ modules: ModuleType[]; inverters: I
   };
 }
 
-export async function putOnShelf(kind: 'module' | 'inverter', sheet: ModuleType | InverterType, tx: Tx | ReturnType<typeof db> = db()): Promise<void> {
+export async function putOnShelf(
+  kind: 'module' | 'inverter',
+  sheet: ModuleType | InverterType,
+  tx: Tx | ReturnType<typeof db> = db(),
+): Promise<void> {
   const valid = kind === 'module' ? moduleTypeSchema.parse(sheet) : inverterTypeSchema.parse(sheet);
-  await tx.insert(shelfItem).values({ kind, id: valid.id, sheet: valid }).onConflictDoUpdate({ target: [shelfItem.kind, shelfItem.id], set: { sheet: valid } });
+  await tx
+    .insert(shelfItem)
+    .values({ kind, id: valid.id, sheet: valid })
+    .onConflictDoUpdate({ target: [shelfItem.kind, shelfItem.id], set: { sheet: valid } });
 }

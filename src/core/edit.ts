@@ -1,0 +1,128 @@
+import { z } from 'zod';
+import { suggestRun } from './ac/run';
+import { inverterTypeSchema } from './equipment/inverterType';
+import { moduleTypeSchema } from './equipment/moduleType';
+import { partId } from './kernel/schema';
+import {
+  inverterTypesById,
+  withChainDevice,
+  withChainNumbered,
+  withChainOrder,
+  withInverter,
+  withInverterType,
+  withModuleType,
+  withPlane,
+  withRun,
+  withStringAt,
+  withStrings,
+  withoutInverter,
+  withoutPlane,
+} from './site/edits';
+import type { SiteDesign } from './site/siteDesign';
+import {
+  acRunSchema,
+  boardSchema,
+  chainDeviceSchema,
+  chainSchema,
+  placeSchema,
+  planeSchema,
+  pvStringSchema,
+  siteInverterSchema,
+  surveySchema,
+} from './site/siteDesign';
+import { layoutStrings } from './strings/layout';
+
+/** Every change a person or a program can make to a design, as data: one shape for screens, server and API. */
+export const designEditSchema = z
+  .discriminatedUnion('kind', [
+    z.object({ kind: z.literal('survey'), survey: surveySchema }),
+    z.object({ kind: z.literal('board'), board: boardSchema }),
+    z.object({ kind: z.literal('module-type'), type: moduleTypeSchema }),
+    z.object({ kind: z.literal('inverter-type'), type: inverterTypeSchema }),
+    z.object({ kind: z.literal('plane'), plane: planeSchema }),
+    z.object({ kind: z.literal('remove-plane'), planeId: partId }),
+    z.object({ kind: z.literal('inverter'), inverter: siteInverterSchema }),
+    z.object({ kind: z.literal('remove-inverter'), inverterId: partId }),
+    z.object({ kind: z.literal('lay-out') }),
+    z.object({ kind: z.literal('hang-string'), stringId: partId, place: placeSchema.nullable() }),
+    z.object({ kind: z.literal('string'), string: pvStringSchema }),
+    z.object({ kind: z.literal('remove-string'), stringId: partId }),
+    z.object({ kind: z.literal('run'), run: acRunSchema }),
+    z.object({ kind: z.literal('suggest-run'), inverterId: partId }),
+    z.object({ kind: z.literal('bit-rate'), bitRate: chainSchema.shape.bitRate }),
+    z.object({ kind: z.literal('chain-order'), ids: z.array(partId).max(300) }),
+    z.object({ kind: z.literal('chain-device'), device: chainDeviceSchema }),
+    z.object({ kind: z.literal('remove-chain-device'), deviceId: partId }),
+    z.object({ kind: z.literal('number-chain') }),
+  ])
+  .meta({ id: 'DesignEdit' });
+
+export type DesignEdit = z.infer<typeof designEditSchema>;
+
+/** Applies an edit. Throws RangeError where the edit names a part that the design does not have, or cannot be computed yet. */
+export function applyEdit(d: SiteDesign, edit: DesignEdit): SiteDesign {
+  switch (edit.kind) {
+    case 'survey':
+      return { ...d, survey: edit.survey };
+    case 'board':
+      return { ...d, board: edit.board };
+    case 'module-type':
+      return withModuleType(d, edit.type);
+    case 'inverter-type':
+      return withInverterType(d, edit.type);
+    case 'plane':
+      return withPlane(d, edit.plane);
+    case 'remove-plane':
+      return withoutPlane(d, edit.planeId);
+    case 'inverter':
+      return withInverter(d, edit.inverter);
+    case 'remove-inverter':
+      return withoutInverter(d, edit.inverterId);
+    case 'lay-out':
+      return laidOut(d);
+    case 'hang-string':
+      return withStringAt(d, edit.stringId, edit.place);
+    case 'string':
+      return withStrings(
+        d,
+        d.strings.some((s) => s.id === edit.string.id)
+          ? d.strings.map((s) => (s.id === edit.string.id ? edit.string : s))
+          : [...d.strings, edit.string],
+      );
+    case 'remove-string':
+      return withStrings(
+        d,
+        d.strings.filter((s) => s.id !== edit.stringId),
+      );
+    case 'run':
+      return withRun(d, edit.run);
+    case 'suggest-run':
+      return suggested(d, edit.inverterId);
+    case 'bit-rate':
+      return { ...d, chain: { ...d.chain, bitRate: edit.bitRate } };
+    case 'chain-order':
+      return withChainOrder(d, edit.ids);
+    case 'chain-device':
+      return withChainDevice(d, edit.device);
+    case 'remove-chain-device':
+      return { ...d, chain: { ...d.chain, devices: d.chain.devices.filter((c) => c.id !== edit.deviceId) } };
+    case 'number-chain':
+      return withChainNumbered(d);
+  }
+}
+
+function laidOut(d: SiteDesign): SiteDesign {
+  const { strings, missing } = layoutStrings(d);
+  if (missing.length) throw new RangeError(`The layout needs ${missing.join(', ')} first`);
+  return withStrings(d, strings);
+}
+
+function suggested(d: SiteDesign, inverterId: string): SiteDesign {
+  const unit = d.inverters.find((i) => i.id === inverterId);
+  const type = unit && inverterTypesById(d).get(unit.typeId);
+  const run = d.runs.find((r) => r.inverterId === inverterId);
+  if (!unit || !type || !run) throw new RangeError(`inverterId must name an inverter with a run (got ${inverterId})`);
+  const s = suggestRun(run, unit, type, d.survey);
+  if ('missing' in s) throw new RangeError(`A suggestion for ${unit.tag} needs ${s.missing.join(', ')} first`);
+  return withRun(d, s.run);
+}

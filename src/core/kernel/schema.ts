@@ -1,0 +1,13 @@
+import { z } from 'zod';
+
+/** Building blocks of every schema: ids, names and quantities with their unit and range. */
+
+/** Ids of parts of a design: short, readable, safe in a file and a URL. */
+export const partId = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9_-]{0,59}$/, 'Use letters, digits, - and _, at most 60.');
+export const partName = z.string().trim().min(1, 'Enter a name.').max(60);
+
+/** A number in a range, with the unit and the words that forms and the API show. */
+export function quantity(min: number, max: number, unit: string, description: string) {
+  const range = `${description}: ${min} to ${max}${unit && ` ${unit}`}.`;
+  return z.number({ error: 'Enter a number.' }).min(min, range).max(max, range).meta({ unit, description });
+}

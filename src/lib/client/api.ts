@@ -1,0 +1,35 @@
+import type { z } from 'zod';
+import type { problemSchema } from '$lib/schemas/api';
+
+export type ProblemDocument = z.infer<typeof problemSchema>;
+
+/** A call that the server refused, with its reason and the fields it points at. */
+export class ApiProblem extends Error {
+  constructor(readonly problem: ProblemDocument) {
+    super(problem.detail);
+  }
+}
+
+const noAnswer = (): ProblemDocument => ({
+  type: 'about:blank',
+  title: 'No answer',
+  status: 0,
+  detail: 'The server does not answer. What you entered is still here: try again when it is back.',
+});
+
+/** Posts JSON and returns the answer; a refusal or silence is thrown as ApiProblem. */
+export async function post<T>(path: string, body: unknown): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: typeof body === 'string' ? body : JSON.stringify(body),
+    });
+  } catch {
+    throw new ApiProblem(noAnswer());
+  }
+  const answer: unknown = await response.json().catch(() => null);
+  if (response.ok) return answer as T;
+  throw new ApiProblem((answer as ProblemDocument | null) ?? { ...noAnswer(), status: response.status });
+}

@@ -1,0 +1,109 @@
+import { getContext, setContext } from 'svelte';
+import { assessSite } from '$core/assess';
+import type { Assessment } from '$core/assess';
+import type { DesignEdit } from '$core/edit';
+import { applyEdit } from '$core/edit';
+import type { Verdict } from '$core/kernel/check';
+import type { SiteDesign } from '$core/site/siteDesign';
+import type { ProblemDocument } from './api';
+import { ApiProblem, post } from './api';
+
+/** A design as the server keeps it. */
+export interface Stored {
+  readonly siteId: string;
+  readonly revision: number;
+  readonly design: SiteDesign;
+  readonly canUndo: boolean;
+}
+
+export interface VerdictChange {
+  readonly what: string;
+  readonly from: Verdict | null;
+  readonly to: Verdict | null;
+}
+
+/** The open site: the design as it is on screen, its assessment, and the way to change it. */
+export class SiteState {
+  readonly siteId: string;
+  design = $state.raw() as SiteDesign;
+  canUndo = $state(false);
+  /** Changes not acknowledged by the server yet. */
+  pending = $state(0);
+  trouble = $state.raw<ProblemDocument | null>(null);
+  /** What the last change did to checks. */
+  changes = $state.raw<readonly VerdictChange[]>([]);
+  readonly assessment: Assessment = $derived(assessSite(this.design));
+  revision = $state(0);
+  #queue: Promise<unknown> = Promise.resolve();
+
+  constructor(stored: Stored) {
+    this.siteId = stored.siteId;
+    this.take(stored);
+  }
+
+  /** Shows what the server has, when nothing of ours is on its way. */
+  take(stored: Stored): void {
+    if (this.pending > 0) return;
+    this.design = stored.design;
+    this.revision = stored.revision;
+    this.canUndo = stored.canUndo;
+  }
+
+  /** Changes the design: at once on screen, then on the server. A refusal puts the server's design back and is returned. */
+  apply(edit: DesignEdit): Promise<ProblemDocument | null> {
+    const before = this.assessment;
+    try {
+      this.design = applyEdit(this.design, edit);
+    } catch (cause) {
+      if (!(cause instanceof RangeError)) throw cause;
+      this.trouble = { type: 'about:blank', title: 'Not possible yet', status: 422, detail: cause.message };
+      return Promise.resolve(this.trouble);
+    }
+    this.changes = verdictChanges(before, this.assessment);
+    return this.#send('edits', (revision) => ({ revision, edit }));
+  }
+
+  undo(): Promise<ProblemDocument | null> {
+    const before = this.assessment;
+    return this.#send('undo', (revision) => ({ revision })).then((problem) => {
+      this.changes = verdictChanges(before, this.assessment);
+      return problem;
+    });
+  }
+
+  #send(what: 'edits' | 'undo', body: (revision: number) => unknown): Promise<ProblemDocument | null> {
+    this.pending += 1;
+    this.trouble = null;
+    const sent = this.#queue.then(async (): Promise<ProblemDocument | null> => {
+      try {
+        const stored = await post<Stored>(`/api/v1/sites/${this.siteId}/${what}`, body(this.revision));
+        this.revision = stored.revision;
+        this.canUndo = stored.canUndo;
+        if (what === 'undo' || this.pending === 1) this.design = stored.design;
+        return null;
+      } catch (cause) {
+        if (!(cause instanceof ApiProblem)) throw cause;
+        this.trouble = cause.problem;
+        return cause.problem;
+      } finally {
+        this.pending -= 1;
+      }
+    });
+    this.#queue = sent;
+    return sent;
+  }
+}
+
+function verdictChanges(before: Assessment, after: Assessment): VerdictChange[] {
+  const key = (c: Assessment['checks'][number]) => `${c.title} · ${c.subject.path}`;
+  const was = new Map(before.checks.map((c) => [key(c), c.verdict]));
+  const is = new Map(after.checks.map((c) => [key(c), c.verdict]));
+  const names = [...new Set([...was.keys(), ...is.keys()])];
+  return names
+    .map((what) => ({ what, from: was.get(what) ?? null, to: is.get(what) ?? null }))
+    .filter((c) => c.from !== c.to);
+}
+
+const KEY = Symbol('site');
+export const provideSite = (state: SiteState): SiteState => setContext(KEY, state);
+export const useSite = (): SiteState => getContext<SiteState>(KEY);

@@ -1,0 +1,131 @@
+import { z } from 'zod';
+import type { ModuleType } from '$core/equipment/moduleType';
+import { moduleTypeSchema, sheetFindings } from '$core/equipment/moduleType';
+import { partName } from '$core/kernel/schema';
+import type { ChainDevice, Plane, Position, SiteInverter } from '$core/site/siteDesign';
+import { chainDeviceSchema, planeSchema, positionSchema, siteInverterSchema } from '$core/site/siteDesign';
+
+/** What forms take in people's units and shapes, turned into core's once. */
+
+const coordinates = {
+  xM: positionSchema.shape.xM.nullable(),
+  yM: positionSchema.shape.yM.nullable(),
+  zM: positionSchema.shape.zM.nullable(),
+};
+interface Coordinates {
+  xM: number | null;
+  yM: number | null;
+  zM: number | null;
+}
+
+/** A place is known when all three numbers are. */
+function positionOf({ xM, yM, zM }: Coordinates): Position | null {
+  return xM === null || yM === null || zM === null ? null : { xM, yM, zM };
+}
+const coordinatesOf = (p: Position | null): Coordinates => p ?? { xM: null, yM: null, zM: null };
+
+/** Half a place is no place: says which numbers are still wanted. */
+export function halfPlace(values: Record<string, unknown>): { path: string; text: string }[] {
+  const empty = Object.keys(coordinates).filter((k) => values[k] === null);
+  return empty.length === 0 || empty.length === 3
+    ? []
+    : empty.map((path) => ({ path, text: 'Give all three numbers of the place, or none.' }));
+}
+
+export const planeForm = planeSchema.omit({ id: true, position: true }).extend(coordinates);
+export const planeToForm = ({ id: _id, position, ...p }: Plane) => ({ ...p, ...coordinatesOf(position) });
+export const planeFromForm = (id: string, { xM, yM, zM, ...p }: z.infer<typeof planeForm>): Plane => ({
+  id,
+  ...p,
+  position: positionOf({ xM, yM, zM }),
+});
+
+export const inverterForm = siteInverterSchema.omit({ id: true, position: true }).extend(coordinates);
+export const inverterToForm = ({ id: _id, position, ...i }: SiteInverter) => ({ ...i, ...coordinatesOf(position) });
+export const inverterFromForm = (id: string, { xM, yM, zM, ...i }: z.infer<typeof inverterForm>): SiteInverter => ({
+  id,
+  ...i,
+  position: positionOf({ xM, yM, zM }),
+});
+
+export const chainDeviceForm = chainDeviceSchema
+  .omit({ id: true, kind: true, inverterId: true, position: true, terminated: true })
+  .extend(coordinates);
+export const chainDeviceToForm = ({
+  id: _id,
+  kind: _k,
+  inverterId: _i,
+  terminated: _t,
+  position,
+  ...d
+}: ChainDevice) => ({ ...d, ...coordinatesOf(position) });
+export const chainDeviceFromForm = (
+  device: ChainDevice,
+  { xM, yM, zM, ...d }: z.infer<typeof chainDeviceForm>,
+): ChainDevice => ({ ...device, ...d, position: positionOf({ xM, yM, zM }) });
+
+export const COEFFICIENT_UNITS = ['%/K', 'V/K, A/K, W/K', 'mV/K, mA/K, mW/K'] as const;
+export type CoefficientUnit = (typeof COEFFICIENT_UNITS)[number];
+
+const coefficient = (description: string) => z.number({ error: 'Enter a number.' }).meta({ description });
+
+/** A data sheet as it is typed: coefficients in the unit of the sheet, everything else as core has it. */
+export const moduleSheetForm = moduleTypeSchema
+  .omit({ id: true, alphaIscPerK: true, betaUocPerK: true, gammaPmaxPerK: true })
+  .extend({
+    name: partName,
+    coefficientUnit: z.enum(COEFFICIENT_UNITS).meta({ description: 'Unit of the coefficients' }),
+    alpha: coefficient('Short-circuit current coefficient'),
+    beta: coefficient('Open-circuit voltage coefficient, negative'),
+    gamma: coefficient('Power coefficient, negative'),
+  });
+export type ModuleSheetForm = z.infer<typeof moduleSheetForm>;
+
+/** 1/K from what the sheet prints: per cent, or absolute against the value at standard conditions. */
+function perKelvin(value: number, unit: CoefficientUnit, atStc: number): number {
+  if (unit === '%/K') return value / 100;
+  return value / (unit === 'V/K, A/K, W/K' ? 1 : 1000) / atStc;
+}
+
+/** Per cent with the digits of a data sheet: 0.0010 % is under any print. */
+const inPercent = (perK: number) => Number((100 * perK).toFixed(6));
+
+export function moduleFromForm(
+  id: string,
+  { coefficientUnit: unit, alpha, beta, gamma, ...f }: ModuleSheetForm,
+): ModuleType {
+  return {
+    id,
+    ...f,
+    alphaIscPerK: perKelvin(alpha, unit, f.iscA),
+    betaUocPerK: perKelvin(beta, unit, f.uocV),
+    gammaPmaxPerK: perKelvin(gamma, unit, f.pmaxW),
+  };
+}
+
+export function moduleToForm({ id: _id, alphaIscPerK, betaUocPerK, gammaPmaxPerK, ...m }: ModuleType): ModuleSheetForm {
+  return {
+    ...m,
+    coefficientUnit: '%/K',
+    alpha: inPercent(alphaIscPerK),
+    beta: inPercent(betaUocPerK),
+    gamma: inPercent(gammaPmaxPerK),
+  };
+}
+
+const FORM_FIELD: Readonly<Partial<Record<keyof ModuleType, string>>> = {
+  alphaIscPerK: 'alpha',
+  betaUocPerK: 'beta',
+  gammaPmaxPerK: 'gamma',
+};
+
+/** Findings on the typed sheet beside the field they belong to. */
+export function moduleFormFindings(
+  form: ModuleSheetForm,
+): { path: string; text: string; severity: 'error' | 'caution' }[] {
+  return sheetFindings(moduleFromForm('typed', form)).map((f) => ({
+    path: FORM_FIELD[f.field] ?? f.field,
+    text: `${f.text} (${f.code})`,
+    severity: f.severity,
+  }));
+}

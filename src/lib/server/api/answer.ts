@@ -1,0 +1,47 @@
+import { json } from '@sveltejs/kit';
+import { log } from '../log';
+import { Problem } from '../problem';
+
+/** Runs a handler; a Problem becomes its problem document, anything else a bare 500 with a number to find it by. */
+export async function answer(handler: () => Promise<unknown> | unknown, status = 200): Promise<Response> {
+  try {
+    return json(await handler(), { status });
+  } catch (cause) {
+    if (cause instanceof Problem) return cause.response();
+    const reference = Math.random().toString(36).slice(2, 10);
+    log.error({
+      reference,
+      error: cause instanceof Error ? { message: cause.message, stack: cause.stack } : String(cause),
+    });
+    return json(
+      {
+        type: 'about:blank',
+        title: 'Failed inside',
+        status: 500,
+        detail: `It is in the server log under ${reference}.`,
+      },
+      { status: 500, headers: { 'content-type': 'application/problem+json' } },
+    );
+  }
+}
+
+/** The text of a request body up to a size; larger is refused before it is read whole. */
+export async function bodyText(request: Request, maxBytes: number): Promise<string> {
+  const tooLarge = () => new Problem(413, 'Too large', `At most ${Math.round(maxBytes / 1024 / 1024)} MiB are taken.`);
+  if (Number(request.headers.get('content-length') ?? 0) > maxBytes) throw tooLarge();
+  const text = await request.text();
+  if (text.length > maxBytes) throw tooLarge();
+  return text;
+}
+
+/** A JSON body; anything else is refused by its kind, and broken JSON with its place. */
+export async function bodyJson(request: Request, maxBytes = 5 * 1024 * 1024): Promise<unknown> {
+  if (!request.headers.get('content-type')?.startsWith('application/json'))
+    throw new Problem(415, 'JSON wanted', 'Send content-type: application/json.');
+  const text = await bodyText(request, maxBytes);
+  try {
+    return JSON.parse(text);
+  } catch (cause) {
+    throw new Problem(400, 'No JSON', cause instanceof Error ? cause.message : 'The body is not readable as JSON.');
+  }
+}

@@ -1,0 +1,120 @@
+<script lang="ts">
+  import { Button } from 'flowbite-svelte';
+  import type { Snippet } from 'svelte';
+  import { untrack } from 'svelte';
+  import { defaults, setError, superForm } from 'sveltekit-superforms';
+  import { zod4 } from 'sveltekit-superforms/adapters';
+  import type { z } from 'zod';
+  import type { ProblemDocument } from '$lib/client/api';
+  import FieldInput from './FieldInput.svelte';
+  import { fieldsOf } from './fields';
+
+  type Values = Record<string, unknown>;
+  interface Group {
+    title: string;
+    paths: readonly string[];
+  }
+  let {
+    schema,
+    value,
+    groups,
+    save,
+    label,
+    prefix,
+    refine,
+    choices = {},
+    extra,
+  }: {
+    /** What is entered; the fields, their words and units are read off it. */
+    schema: z.ZodObject;
+    value: Values;
+    groups: readonly Group[];
+    /** Hands the values on; a problem comes back beside its fields. */
+    save: (value: Values) => Promise<ProblemDocument | null>;
+    label: string;
+    prefix: string;
+    /** Rules over several fields, beyond the schema: path and sentence. */
+    refine?: (value: Values) => readonly { path: string; text: string }[];
+    /** Choices by path where they come from the site, not from the schema. */
+    choices?: Readonly<Record<string, readonly { value: string; name: string }[]>>;
+    extra?: Snippet<[Values]>;
+  } = $props();
+
+  const adapter = untrack(() => zod4(schema));
+  const form = untrack(() =>
+    superForm(defaults($state.snapshot(value) as never, adapter), {
+      id: prefix,
+      SPA: true,
+      dataType: 'json',
+      validators: adapter,
+      validationMethod: 'onsubmit',
+      resetForm: false,
+      clearOnSubmit: 'none',
+      async onUpdate({ form: posted }) {
+        if (!posted.valid) return;
+        const flaws = refine?.(posted.data as Values) ?? [];
+        for (const flaw of flaws) setError(posted, flaw.path as never, flaw.text);
+        if (flaws.length) return;
+        const problem = await save(posted.data as Values);
+        saved = problem === null;
+        general = problem && !problem.errors?.length ? problem.detail : '';
+        for (const e of problem?.errors ?? []) placeError(posted, e);
+      },
+    }),
+  );
+  const { form: values, errors, enhance, submitting, tainted } = form;
+  let saved = $state(false);
+  let general = $state('');
+
+  /** A pointer of the server ends in one of our fields, or its sentence stands above the button. */
+  function placeError(posted: Parameters<typeof setError>[0], e: { pointer: string; detail: string }) {
+    const path = groups.flatMap((g) => g.paths).find((p) => e.pointer.endsWith(`/${p.replaceAll('.', '/')}`));
+    if (path) setError(posted, path as never, e.detail);
+    else general = e.detail;
+  }
+
+  function at(of: unknown, path: string): unknown {
+    return path.split('.').reduce<unknown>((part, key) => (part as Values | undefined)?.[key], of);
+  }
+  function put(path: string, next: unknown) {
+    saved = false;
+    values.update((all) => {
+      const keys = path.split('.');
+      const last = keys.pop() ?? path;
+      const part = keys.reduce<Values>((p, key) => p[key] as Values, all as Values);
+      part[last] = next === undefined ? null : next;
+      return all;
+    });
+  }
+  const messages = (path: string) => {
+    const found = at($errors, path);
+    return Array.isArray(found) ? (found as string[]) : [];
+  };
+</script>
+
+<form method="POST" use:enhance novalidate class="space-y-3">
+  {#each groups as group (group.title)}
+    <fieldset>
+      {#if group.title}<legend class="mb-1 font-semibold">{group.title}</legend>{/if}
+      <div class="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-3 xl:grid-cols-4">
+        {#each fieldsOf(schema, group.paths) as field (field.path)}
+          <FieldInput
+            {field}
+            id="{prefix}-{field.path}"
+            bind:value={() => at($values, field.path), (next) => put(field.path, next)}
+            errors={messages(field.path)}
+            choices={choices[field.path]}
+          />
+        {/each}
+      </div>
+    </fieldset>
+  {/each}
+  {@render extra?.($values as Values)}
+  {#if general}<p role="alert" class="font-semibold text-stop">{general}</p>{/if}
+  <div class="flex items-center gap-3">
+    <Button type="submit" size="sm" disabled={$submitting}>{label}</Button>
+    <span aria-live="polite" class="text-sm text-dim"
+      >{$submitting ? 'Saving …' : saved ? 'Saved.' : $tainted ? 'Not saved yet.' : ''}</span
+    >
+  </div>
+</form>

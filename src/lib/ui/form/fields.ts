@@ -1,0 +1,42 @@
+import { z } from 'zod';
+
+/** One input of a form, read off its schema: words, unit, kind and choices live in core alone. */
+export interface Field {
+  readonly path: string;
+  readonly label: string;
+  readonly unit: string;
+  readonly kind: 'number' | 'text' | 'choice' | 'yes-no';
+  readonly nullable: boolean;
+  readonly choices: readonly (string | number)[];
+}
+
+const titled = (path: string) => {
+  const words = (path.split('.').at(-1) ?? path).replace(/([A-Z])/g, ' $1').toLowerCase();
+  return words.charAt(0).toUpperCase() + words.slice(1);
+};
+
+function kindOf(schema: z.ZodType): Pick<Field, 'kind' | 'choices'> {
+  if (schema instanceof z.ZodNumber) return { kind: 'number', choices: [] };
+  if (schema instanceof z.ZodBoolean) return { kind: 'yes-no', choices: [] };
+  if (schema instanceof z.ZodEnum) return { kind: 'choice', choices: schema.options };
+  if (schema instanceof z.ZodUnion)
+    return { kind: 'choice', choices: schema.options.map((o) => (o as z.ZodLiteral<number>).value) };
+  return { kind: 'text', choices: [] };
+}
+
+/** The fields of an object schema at the given paths (`bay.studM` reaches into a part). */
+export function fieldsOf(schema: z.ZodObject, paths: readonly string[]): Field[] {
+  return paths.map((path) => {
+    let at: z.ZodType = schema;
+    for (const key of path.split('.')) {
+      const next: unknown = at instanceof z.ZodObject ? at.shape[key] : undefined;
+      if (!(next instanceof z.ZodType)) throw new RangeError(`path must name a field of the schema (got ${path})`);
+      at = next;
+    }
+    const found: z.ZodType = at;
+    const nullable = found instanceof z.ZodNullable;
+    const inner = found instanceof z.ZodNullable ? (found.unwrap() as z.ZodType) : found;
+    const meta = { ...inner.meta(), ...found.meta() } as { unit?: string; description?: string };
+    return { path, label: meta.description ?? titled(path), unit: meta.unit ?? '', nullable, ...kindOf(inner) };
+  });
+}

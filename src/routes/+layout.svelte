@@ -1,0 +1,20 @@
+<script lang="ts">
+  import '../app.css';
+  import { page } from '$app/state';
+
+  let { children } = $props();
+  const here = $derived(page.url.pathname);
+</script>
+
+<a href="#content" class="sr-only focus:not-sr-only">Skip to content</a>
+<header class="no-print border-b border-rule bg-ink text-paper">
+  <div class="mx-auto flex max-w-[1500px] items-center gap-6 px-4 py-1.5">
+    <a href="/" class="flex items-center gap-2 font-bold"><img src="/mark.svg" alt="" class="h-6 w-6" /> Bolt Yard</a>
+    <nav aria-label="Main" class="flex gap-4">
+      <a href="/" class={here === '/' ? 'underline underline-offset-4' : ''}>Yard</a>
+      <a href="/shelf" class={here.startsWith('/shelf') ? 'underline underline-offset-4' : ''}>Shelf</a>
+    </nav>
+    <p class="ml-auto hidden text-sm opacity-80 sm:block">Answers this machine only: no accounts yet.</p>
+  </div>
+</header>
+<main id="content" class="mx-auto max-w-[1500px] px-4 py-3">{@render children()}</main>

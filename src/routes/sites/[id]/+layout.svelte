@@ -1,0 +1,100 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { invalidateAll } from '$app/navigation';
+  import { page } from '$app/state';
+  import { Button } from 'flowbite-svelte';
+  import type { ProblemDocument } from '$lib/client/api';
+  import { ApiProblem, post } from '$lib/client/api';
+  import { signOn } from '$lib/client/signOn.svelte';
+  import { SiteState, provideSite } from '$lib/client/siteState.svelte';
+  import LineStrip from '$lib/ui/LineStrip.svelte';
+  import Trouble from '$lib/ui/Trouble.svelte';
+
+  let { data, children } = $props();
+  const site = provideSite(untrack(() => new SiteState(data.stored)));
+  $effect(() => site.take(data.stored));
+
+  const STAGES = [
+    ['survey', 'Survey'],
+    ['strings', 'Strings'],
+    ['ac', 'AC runs'],
+    ['links', 'Links'],
+    ['log', 'Site log'],
+    ['energise', 'Energise'],
+    ['handover', 'Hand-over'],
+  ] as const;
+  const here = $derived(page.url.pathname.split('/')[3] ?? '');
+  const released = $derived(data.releases.at(-1));
+  let releaseProblem = $state.raw<ProblemDocument | null>(null);
+  let releasing = $state(false);
+  let by = $state('');
+
+  async function release(event: SubmitEvent) {
+    event.preventDefault();
+    releaseProblem = null;
+    try {
+      await post(`/api/v1/sites/${site.siteId}/releases`, { revision: site.revision, by });
+      releasing = false;
+      await invalidateAll();
+    } catch (cause) {
+      if (!(cause instanceof ApiProblem)) throw cause;
+      releaseProblem = cause.problem;
+    }
+  }
+</script>
+
+<svelte:head><title>{site.design.survey.name} · Bolt Yard</title></svelte:head>
+
+<div class="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
+  <h1>{site.design.survey.name}</h1>
+  <p class="text-sm text-dim">
+    revision <span class="num">{site.revision}</span> ·
+    {released ? `released ${released.letter} (revision ${released.revision})` : 'not released yet'} ·
+    <span aria-live="polite">{site.pending ? 'saving …' : 'saved'}</span>
+  </p>
+  <div class="no-print ml-auto flex gap-2">
+    <Button size="xs" color="alternative" disabled={!site.canUndo || site.pending > 0} onclick={() => site.undo()}
+      >Undo</Button
+    >
+    <Button
+      size="xs"
+      color="alternative"
+      onclick={() => {
+        by = signOn.by;
+        releasing = !releasing;
+      }}
+      aria-expanded={releasing}>Release …</Button
+    >
+  </div>
+</div>
+{#if releasing}
+  <form class="sheet mb-2 flex flex-wrap items-end gap-3 p-3" onsubmit={release}>
+    <p class="max-w-prose">
+      Freezes the design as it stands under the next letter. The crew builds and records against it; later changes need
+      a new letter.
+    </p>
+    <label class="text-sm text-dim" for="released-by"
+      >Released by<input
+        id="released-by"
+        class="mt-0.5 block border border-rule bg-white px-2 py-1 text-ink"
+        bind:value={by}
+        required
+      /></label
+    >
+    <Button type="submit" size="sm" disabled={site.pending > 0}>Release revision {site.revision}</Button>
+  </form>
+{/if}
+<Trouble problem={releaseProblem} ondismiss={() => (releaseProblem = null)} />
+
+<LineStrip line={site.assessment.line} siteId={site.siteId} {here} />
+<nav aria-label="Stages" class="no-print mt-2 mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink">
+  {#each STAGES as [path, name] (path)}
+    <a
+      href="/sites/{site.siteId}/{path}"
+      class="px-3 py-1 whitespace-nowrap {here === path ? 'bg-ink font-semibold text-paper' : 'hover:bg-sheet'}"
+      aria-current={here === path ? 'page' : undefined}>{name}</a
+    >
+  {/each}
+</nav>
+<Trouble problem={site.trouble} ondismiss={() => (site.trouble = null)} />
+{@render children()}

@@ -1,0 +1,237 @@
+<script lang="ts">
+  import { Button } from 'flowbite-svelte';
+  import type { PvString } from '$core/site/siteDesign';
+  import { layoutStrings, temperaturesOf } from '$core/strings/layout';
+  import { verifyLayout } from '$core/strings/verify';
+  import { stringWindow } from '$core/strings/window';
+  import { useSite } from '$lib/client/siteState.svelte';
+  import Caution from '$lib/ui/Caution.svelte';
+  import MarginLedger from '$lib/ui/MarginLedger.svelte';
+  import PegBoard from '$lib/ui/PegBoard.svelte';
+  import { planeLetter } from '$lib/ui/planeGlyph';
+  import Stage from '$lib/ui/Stage.svelte';
+  import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import VoltageScale from '$lib/ui/VoltageScale.svelte';
+
+  const site = useSite();
+  const design = $derived(site.design);
+  const checks = $derived(site.assessment.checks.filter((c) => c.id.startsWith('strings.')));
+  const violations = $derived(verifyLayout(design));
+  const remaining = $derived(
+    design.planes
+      .map((p) => ({
+        plane: p,
+        left:
+          p.moduleCount -
+          design.strings.filter((s) => s.planeId === p.id && s.place).reduce((sum, s) => sum + s.modules, 0),
+      }))
+      .filter((r) => r.left !== 0),
+  );
+  let reasons = $state.raw<readonly { planeId: string; modules: number; reason: string }[]>([]);
+
+  let planeId = $state('');
+  let typeId = $state('');
+  const plane = $derived(design.planes.find((p) => p.id === planeId) ?? design.planes[0]);
+  const inverter = $derived(design.equipment.inverters.find((t) => t.id === typeId) ?? design.equipment.inverters[0]);
+  const module = $derived(design.equipment.modules.find((m) => m.id === plane?.moduleTypeId));
+  const answer = $derived(
+    plane && inverter && module
+      ? stringWindow({ module, inverter, mounting: plane.mounting, ...temperaturesOf(design) })
+      : null,
+  );
+  const usual = $derived(
+    design.strings.find((s) => s.planeId === plane?.id)?.modules ??
+      answer?.window?.preferred?.max ??
+      answer?.window?.maxModules ??
+      1,
+  );
+  let chosen = $state<number | null>(null);
+  const modules = $derived(chosen ?? usual);
+
+  async function layOut() {
+    reasons = layoutStrings(design).remaining;
+    await site.apply({ kind: 'lay-out' });
+  }
+  function addString() {
+    if (!plane) return;
+    const number = Math.max(0, ...design.strings.map((s) => s.number)) + 1;
+    const string: PvString = {
+      id: `s-${crypto.randomUUID().slice(0, 8)}`,
+      number,
+      planeId: plane.id,
+      modules,
+      place: null,
+    };
+    void site.apply({ kind: 'string', string });
+  }
+</script>
+
+<Stage>
+  {#snippet main()}
+    <Caution
+      >Above the limit on the first cold bright morning the inverter is destroyed and no warranty pays. A string in
+      light is live: it has no off switch.</Caution
+    >
+
+    <section class="sheet p-3" aria-labelledby="window-title">
+      <header class="flex flex-wrap items-end gap-3">
+        <h2 id="window-title" class="mr-auto">String window</h2>
+        <label class="text-sm text-dim"
+          >Plane
+          <select
+            class="block border border-rule bg-white px-2 py-1 text-ink"
+            value={plane?.id}
+            onchange={(e) => {
+              planeId = e.currentTarget.value;
+              chosen = null;
+            }}
+          >
+            {#each design.planes as p, i (p.id)}<option value={p.id}>{planeLetter(i)} {p.label}</option>{/each}
+          </select>
+        </label>
+        <label class="text-sm text-dim"
+          >Inverter type
+          <select
+            class="block border border-rule bg-white px-2 py-1 text-ink"
+            value={inverter?.id}
+            onchange={(e) => (typeId = e.currentTarget.value)}
+          >
+            {#each design.equipment.inverters as t (t.id)}<option value={t.id}>{t.name}</option>{/each}
+          </select>
+        </label>
+        <label class="text-sm text-dim"
+          >Modules in series
+          <input
+            class="num block w-24 border border-rule bg-white px-2 py-1 text-ink"
+            type="number"
+            min="1"
+            max="60"
+            value={modules}
+            oninput={(e) => (chosen = e.currentTarget.valueAsNumber || null)}
+          />
+        </label>
+      </header>
+      {#if !answer}
+        <p class="mt-2 text-dim">
+          A window needs a plane and an inverter: enter them on the <a
+            class="underline"
+            href="/sites/{site.siteId}/survey">survey</a
+          >.
+        </p>
+      {:else if !answer.window}
+        <p class="mt-2">
+          <VerdictMark verdict="unknown" /> Missing: {answer.missing.join(', ')}. Enter it on the
+          <a class="underline" href="/sites/{site.siteId}/survey">survey</a>.
+        </p>
+      {:else if inverter && module}
+        {@const w = answer.window}
+        <p class="mt-1">
+          Legal <b class="num">{w.minModules} to {w.maxModules}</b> modules{w.preferred ? '' : '.'}{#if w.preferred},
+            full power with <b class="num">{w.preferred.min} to {w.preferred.max}</b>.{/if}
+          <span class="text-dim">Limit by {w.limitedBy}.</span>
+          {#each w.notes as note (note.code)}<span class="text-stop"> {note.text}</span>{/each}
+        </p>
+        <VoltageScale window={w} {inverter} {module} {modules} />
+        <details>
+          <summary class="cursor-pointer text-sm font-semibold">Working and basis</summary>
+          {#each w.working as line (line)}<p class="num text-sm">{line}</p>{/each}
+          <p class="text-sm text-dim">
+            IEC 62548-1, coefficient method; working voltage when hot by γ − α, the low side (common practice).
+          </p>
+        </details>
+      {/if}
+    </section>
+
+    <section aria-labelledby="pegs-title">
+      <header class="mb-2 flex flex-wrap items-center gap-3">
+        <h2 id="pegs-title">Peg board</h2>
+        <Button size="xs" disabled={!design.planes.length || !design.inverters.length} onclick={layOut}
+          >Lay out all planes</Button
+        >
+        <Button size="xs" color="alternative" disabled={!plane} onclick={addString}
+          >Add a string of {modules} on {plane?.label ?? '–'}</Button
+        >
+        <p class="text-sm text-dim">
+          Click a tag, then an input; or drag it. By keyboard: arrow keys walk, Enter picks up and hangs, Escape puts
+          back.
+        </p>
+      </header>
+      {#if site.changes.length}
+        <p class="mb-2 border-l-4 border-ink bg-sheet px-3 py-1 text-sm" aria-live="polite" data-testid="changes">
+          The last change altered {site.changes.length}
+          {site.changes.length === 1 ? 'check' : 'checks'}:
+          {#each site.changes.slice(0, 4) as c (c.what)}<span class="mr-3 inline-block"
+              >{c.what}: {c.from ?? 'new'} → <b>{c.to ?? 'gone'}</b></span
+            >{/each}
+          {#if site.changes.length > 4}…{/if}
+        </p>
+      {/if}
+      {#if violations.length}
+        <ul class="mb-2 border-l-4 border-stop bg-sheet px-3 py-1 text-sm" aria-label="Not legal">
+          {#each violations.slice(0, 6) as v, i (i)}<li><b>{v.predicate}</b> {v.text}</li>{/each}
+        </ul>
+      {/if}
+      {#if remaining.length}
+        <ul class="mb-2 border-l-4 border-tight bg-sheet px-3 py-1 text-sm" aria-label="Modules left over">
+          {#each remaining as r (r.plane.id)}
+            <li>
+              {r.plane.label}: <b class="num">{r.left}</b> modules {r.left > 0
+                ? 'hang on no input'
+                : 'too many in strings'}{#each reasons.filter((x) => x.planeId === r.plane.id) as why (why.reason)}; {why.reason}{/each}.
+            </li>
+          {/each}
+        </ul>
+      {/if}
+      {#if design.inverters.length === 0}
+        <p class="sheet p-6 text-dim">
+          No inverter yet: hang one on the <a class="underline" href="/sites/{site.siteId}/survey">survey</a>.
+        </p>
+      {:else}
+        <PegBoard
+          {design}
+          {checks}
+          onmove={(string, place) => site.apply({ kind: 'hang-string', stringId: string.id, place })}
+        />
+      {/if}
+      <p class="mt-2 text-sm text-dim">
+        {#each design.planes as p, i (p.id)}<span class="mr-4 inline-block"
+            ><b class="border border-ink px-1">{planeLetter(i)}</b> {p.label}, {p.tiltDeg}° / {p.azimuthDeg}°</span
+          >{/each}A tag reads plane, string number · modules.
+      </p>
+    </section>
+    {#if design.strings.length}
+      <details class="sheet p-3">
+        <summary class="cursor-pointer font-semibold">All strings as a table</summary>
+        <table class="grid-table mt-2">
+          <thead
+            ><tr
+              ><th scope="col">String</th><th scope="col">Plane</th><th scope="col">Modules</th><th scope="col"
+                >Inverter</th
+              ><th scope="col">Tracker</th><th scope="col">Input</th><th scope="col"></th></tr
+            ></thead
+          >
+          <tbody>
+            {#each design.strings as s (s.id)}
+              <tr
+                ><th scope="row" class="num">{s.number}</th><td
+                  >{design.planes.find((p) => p.id === s.planeId)?.label}</td
+                ><td class="num">{s.modules}</td>
+                <td>{design.inverters.find((i) => i.id === s.place?.inverterId)?.tag ?? '–'}</td><td class="num"
+                  >{s.place?.tracker ?? '–'}</td
+                ><td class="num">{s.place?.input ?? '–'}</td>
+                <td class="text-right"
+                  ><button
+                    type="button"
+                    class="underline"
+                    onclick={() => site.apply({ kind: 'remove-string', stringId: s.id })}>remove</button
+                  ></td
+                ></tr
+              >
+            {/each}
+          </tbody>
+        </table>
+      </details>
+    {/if}
+  {/snippet}
+  {#snippet side()}<MarginLedger {checks} title="Margins: strings" />{/snippet}
+</Stage>
