@@ -593,7 +593,7 @@ function rinkRecord(d: SiteDesign): SiteRecord[] {
         state === 'ON_GRID' ? 6 : 2,
       );
     }
-    add('signature', self, { statement: 'Switched on in the usual order and left feeding.' }, 'electrician');
+    add('signature', self, { statement: 'Switched on in the usual order and left feeding.' }, 'electrician', METER);
   }
   add(
     'open-point',

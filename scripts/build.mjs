@@ -1,5 +1,5 @@
 // Builds when a source is newer than the build.
-import { execFileSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, statSync } from 'node:fs';
 import path from 'node:path';
 
@@ -15,5 +15,10 @@ export function ensureBuilt() {
   const made = 'build/index.js';
   if (existsSync(made) && statSync(made).mtimeMs > Math.max(...sources.map(newest))) return;
   console.log('Building');
-  execFileSync('node', ['node_modules/vite/bin/vite.js', 'build', '--logLevel', 'error'], { stdio: 'inherit' });
+  const built = spawnSync('node', ['node_modules/vite/bin/vite.js', 'build', '--logLevel', 'error'], {
+    encoding: 'utf8',
+  });
+  if (built.status === 0) return;
+  process.stderr.write(`${built.stdout}${built.stderr}`);
+  throw new Error('The build failed; its own words are above.');
 }

@@ -1,7 +1,7 @@
 // A PostgreSQL cluster of the project's own: loopback, its own port, its socket beside its data.
 import { execFileSync, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { chmodSync, chownSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import path from 'node:path';
 
@@ -81,15 +81,38 @@ export function cluster(wantedFolder, port) {
     }
   }
 
+  /** After a kill -9 the lock of a server that is gone (or a zombie nobody has reaped) must not pass for a running one. */
+  function dropStaleLock() {
+    const lock = path.join(folder, 'postmaster.pid');
+    if (!existsSync(lock)) return;
+    const [pid] = readFileSync(lock, 'utf8').split('\n');
+    let state = 'gone';
+    try {
+      state = /^State:\s+(\w)/m.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 'gone';
+    } catch {
+      // no such process
+    }
+    if (state === 'gone' || state === 'Z') rmSync(lock, { force: true });
+  }
+
   function start() {
     create();
+    dropStaleLock();
     if (isRunning()) return false;
     const options = `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories='${folder}' -c max_connections=50`;
-    try {
-      run(bin, 'pg_ctl', ['-D', folder, '-l', log, '-w', '-t', '60', '-o', options, 'start'], { stdio: 'ignore' });
-    } catch (cause) {
-      const tail = existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-8).join('\n') : '';
-      throw new Error(`PostgreSQL did not start on port ${port} in ${folder}.\n${tail}`, { cause });
+    // After a kill -9 the orphans of the old server need a moment to notice and let go of its memory.
+    for (let tries = 1; ; tries++) {
+      try {
+        run(bin, 'pg_ctl', ['-D', folder, '-l', log, '-w', '-t', '60', '-o', options, 'start'], { stdio: 'ignore' });
+        break;
+      } catch (cause) {
+        if (tries < 4) {
+          execFileSync('sleep', ['1']);
+          continue;
+        }
+        const tail = existsSync(log) ? execFileSync('tail', ['-n', '8', log], { encoding: 'utf8' }) : '';
+        throw new Error(`PostgreSQL did not start on port ${port} in ${folder}.\n${tail}`, { cause });
+      }
     }
     return true;
   }
@@ -114,6 +137,5 @@ export function cluster(wantedFolder, port) {
     dropDatabase: (database) => admin(`drop database if exists ${database} with (force)`),
     /** Process id of the server, to end it the hard way in a test. */
     pid: () => Number(readFileSync(path.join(folder, 'postmaster.pid'), 'utf8').split('\n')[0]),
-    remember: (file) => writeFileSync(file, folder),
   };
 }

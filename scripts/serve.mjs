@@ -7,7 +7,9 @@ import { startServer } from './server.mjs';
 
 const PORT = Number(process.env.YARD_PORT ?? 4173);
 const DATABASE_PORT = Number(process.env.YARD_DATABASE_PORT ?? 54173);
-const PID_FILE = '.yard/server.pid';
+/** Where the cluster and the process id lie: another folder and other ports make a second Bolt Yard beside the first. */
+const FOLDER = process.env.YARD_FOLDER ?? '.yard';
+const PID_FILE = `${FOLDER}/server.pid`;
 
 function runningServer() {
   if (!existsSync(PID_FILE)) return null;
@@ -20,8 +22,8 @@ function runningServer() {
 }
 
 async function main(verb) {
-  mkdirSync('.yard', { recursive: true });
-  const pg = cluster('.yard/postgres', DATABASE_PORT);
+  mkdirSync(FOLDER, { recursive: true });
+  const pg = cluster(`${FOLDER}/postgres`, DATABASE_PORT);
   const other = runningServer();
   if (verb === 'stop') {
     if (other) process.kill(other, 'SIGTERM');

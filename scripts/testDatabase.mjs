@@ -1,6 +1,7 @@
 // A cluster for one test run: made before, removed after.
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import path from 'node:path';
+import { ensureBuilt } from './build.mjs';
 import { cluster, freePort } from './cluster.mjs';
 
 export async function testCluster() {
@@ -21,6 +22,7 @@ export async function testCluster() {
 
 /** Vitest's global set-up: DATABASE_URL for every database test. */
 export default async function setup() {
+  ensureBuilt();
   const pg = await testCluster();
   process.env.DATABASE_URL = pg.url('yard_test');
   return () => pg.remove();

@@ -15,9 +15,12 @@ export const init: ServerInit = async () => {
 
 const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]']);
 
+/** The name the caller used, not the one the server was told it has: a page elsewhere that points its own name here is refused. */
+const hostOf = (request: Request) => (request.headers.get('host') ?? '').replace(/:\d+$/, '');
+
 /** Until accounts exist there is no sign-in: only this machine is answered, whatever the server listens on. */
 export const handle: Handle = async ({ event, resolve }) => {
-  if (!LOOPBACK.has(event.url.hostname))
+  if (!LOOPBACK.has(hostOf(event.request)))
     return new Response('Bolt Yard answers on 127.0.0.1 only until it has accounts.\n', { status: 421 });
   const started = performance.now();
   const response = await resolve(event);

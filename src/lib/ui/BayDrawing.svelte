@@ -89,12 +89,12 @@
         />
         <text x={(x(0) + x(1)) / 2} y="8" text-anchor="middle">{spacing} mm</text>
         {#if palm !== null}
-          {@const y = 27 + palm * 0.95}
+          {@const y = 26}
           <path
             d="M{x(1) + palm / 2} {y}H{x(2) - palm / 2}"
             stroke={spacing - palm < 10 ? 'var(--color-stop)' : 'var(--color-ink)'}
           />
-          <text x={(x(1) + x(2)) / 2} y={y + 7} text-anchor="middle">gap {fixed(spacing - palm, 1)}</text>
+          <text x={(x(1) + x(2)) / 2} y={y - 7} text-anchor="middle">gap {fixed(spacing - palm, 1)} mm</text>
           <text x={x(0)} y={22 + palm * 0.95 - 2} text-anchor="middle">{palm}</text>
         {/if}
       </g>

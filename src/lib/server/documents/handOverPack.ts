@@ -108,7 +108,7 @@ function openPoints(sheets: Sheets, h: HandOver): void {
       { title: 'Verdict', share: 0.8 },
       { title: 'Working', share: 3.4 },
     ],
-    h.openChecks.slice(0, 40).map((c) => [c.title, c.subject.path, c.verdict, c.working.at(-1) ?? '']),
+    h.openChecks.slice(0, 40).map((c) => [c.title, c.subject.path, c.verdict, c.working.join('; ')]),
     'Every check of the design holds.',
   );
   if (h.openChecks.length > 40)

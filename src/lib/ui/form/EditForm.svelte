@@ -96,7 +96,7 @@
   {#each groups as group (group.title)}
     <fieldset>
       {#if group.title}<legend class="mb-1 font-semibold">{group.title}</legend>{/if}
-      <div class="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-3 xl:grid-cols-4">
+      <div class="grid grid-cols-2 items-end gap-x-3 gap-y-2 sm:grid-cols-3 xl:grid-cols-4">
         {#each fieldsOf(schema, group.paths) as field (field.path)}
           <FieldInput
             {field}

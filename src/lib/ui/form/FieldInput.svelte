@@ -34,7 +34,7 @@
   }
 </script>
 
-<div class="min-w-0">
+<div class="min-w-0 [&_input]:h-8 [&_input]:py-0 [&_select]:h-8 [&_select]:py-0">
   <Label for={id} class="mb-0.5 text-sm font-normal text-dim">
     {field.label}{#if field.unit}&nbsp;<span class="num">[{field.unit}]</span>{/if}
   </Label>

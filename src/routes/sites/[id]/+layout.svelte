@@ -25,6 +25,11 @@
   ] as const;
   const here = $derived(page.url.pathname.split('/')[3] ?? '');
   const released = $derived(data.releases.at(-1));
+  let stages = $state<HTMLElement>();
+  $effect(() => {
+    void here;
+    stages?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  });
   let releaseProblem = $state.raw<ProblemDocument | null>(null);
   let releasing = $state(false);
   let by = $state('');
@@ -87,7 +92,7 @@
 <Trouble problem={releaseProblem} ondismiss={() => (releaseProblem = null)} />
 
 <LineStrip line={site.assessment.line} siteId={site.siteId} {here} />
-<nav aria-label="Stages" class="no-print mt-2 mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink">
+<nav bind:this={stages} aria-label="Stages" class="no-print mt-2 mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink">
   {#each STAGES as [path, name] (path)}
     <a
       href="/sites/{site.siteId}/{path}"

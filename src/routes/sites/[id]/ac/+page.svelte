@@ -22,7 +22,6 @@
   const result = $derived(results.find((r) => r.inverter.id === picked) ?? results[0]);
   const own = $derived(checks.filter((c) => c.subject.id === result?.inverter.id));
   const verdictOf = (id: string) => worstOf(checks.filter((c) => c.subject.id === id).map((c) => c.verdict));
-  let why = $state.raw<readonly string[]>([]);
 
   const runForm = acRunSchema.omit({ inverterId: true });
   const boardForm = boardSchema.omit({ position: true });
@@ -78,10 +77,6 @@
     const wanted = all ? results : result ? [result] : [];
     for (const r of wanted) if (await site.apply({ kind: 'suggest-run', inverterId: r.inverter.id })) return;
   }
-  $effect(() => {
-    void picked;
-    why = [];
-  });
 </script>
 
 <Stage>
@@ -150,7 +145,6 @@
           <Button size="xs" color="alternative" onclick={() => suggest(false)}>Size this run</Button>
           <Button size="xs" color="alternative" onclick={spread}>Same route and cable for all</Button>
         </header>
-        {#each why as line (line)}<p class="num text-sm">{line}</p>{/each}
         {#key result.run}
           <EditForm
             schema={runForm}

@@ -209,14 +209,16 @@
           </ol>
         </section>
 
-        <div class="space-y-4">
+        <div class="order-first space-y-4 md:order-none">
           {#if current && row}
             <section class="sheet border-t-4 border-t-primary-600 p-3" aria-labelledby="gate">
               <h2 id="gate">{GATE_NAME[current.id]} <span class="num font-normal text-dim">{current.id}</span></h2>
               <p class="mb-2">
                 <GateMark state={current.state} />{#if current.waitsFor.length}
                   <span class="text-sm text-dim"
-                    >waits for {current.waitsFor.slice(0, 6).map(named).join(', ')}{current.waitsFor.length > 6 ? ' …' : ''}</span
+                    >waits for {current.waitsFor.slice(0, 6).map(named).join(', ')}{current.waitsFor.length > 6
+                      ? ' …'
+                      : ''}</span
                   >{/if}
               </p>
               {#if row.zone === 'live'}<Caution

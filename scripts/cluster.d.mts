@@ -1,0 +1,14 @@
+export interface Cluster {
+  readonly folder: string;
+  readonly port: number;
+  url(database: string): string;
+  start(): boolean;
+  stop(mode?: 'fast' | 'immediate' | 'smart'): void;
+  isRunning(): boolean;
+  createDatabase(database: string): void;
+  dropDatabase(database: string): void;
+  pid(): number;
+}
+export function findPostgres(): string | null;
+export function freePort(): Promise<number>;
+export function cluster(wantedFolder: string, port: number): Cluster;

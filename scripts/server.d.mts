@@ -1,0 +1,7 @@
+import type { ChildProcess } from 'node:child_process';
+export function startServer(options: {
+  url: string;
+  port: number;
+  demo?: boolean;
+  stdio?: 'ignore' | 'inherit';
+}): Promise<ChildProcess>;

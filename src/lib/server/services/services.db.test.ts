@@ -1,0 +1,289 @@
+import fc from 'fast-check';
+import { sql } from 'drizzle-orm';
+import { readFile } from 'node:fs/promises';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { applyEdit } from '$core/edit';
+import { layoutStrings } from '$core/strings/layout';
+import { withStrings } from '$core/site/edits';
+import type { SiteDesign } from '$core/site/siteDesign';
+import { plane, siteOf } from '$core/testing/examples';
+import { drizzle } from 'drizzle-orm/postgres-js';
+import postgres from 'postgres';
+import { db, migrate } from '../db/client';
+import { readDesign } from '../db/designStore';
+import * as schema from '../db/schema';
+import { loadDemo } from '../demo';
+import { Problem } from '../problem';
+import { changeDesign, createSite, listSites, loadDesign, undoChange } from './designs';
+import { exportProject, importProject, readProject } from './projectFile';
+import { addRecord, readLogbook, releaseDesign } from './records';
+
+const url = process.env.DATABASE_URL ?? '';
+beforeAll(async () => {
+  await migrate(url);
+  await migrate(url);
+});
+
+/** A connection that tells each query it sends. */
+function watched(at: string, tell: (query: string) => void) {
+  const client = postgres(at, { max: 1 });
+  return { client, db: drizzle(client, { schema, logger: { logQuery: tell } }) };
+}
+const problemOf = (work: Promise<unknown>): Promise<Problem> =>
+  work.then(
+    () => Promise.reject(new Error('expected a problem')),
+    (cause: unknown) => (cause instanceof Problem ? cause : Promise.reject(cause as Error)),
+  );
+const laidOut = (() => {
+  const bare = siteOf(3, [plane('south', 200), plane('west', 120, { azimuthDeg: 270 })]);
+  return withStrings(bare, layoutStrings(bare).strings);
+})();
+async function stored(design: SiteDesign = laidOut): Promise<string> {
+  const siteId = await createSite('stored');
+  await changeDesign(siteId, 1, () => design);
+  return siteId;
+}
+
+describe('design in the database', () => {
+  it('reads back what was written, whatever the design', async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.integer({ min: 0, max: 5 }),
+        fc.integer({ min: 0, max: 300 }),
+        fc.option(fc.integer({ min: -60, max: 35 })),
+        async (units, modules, coldest) => {
+          const bare = siteOf(units, [plane('p', modules)]);
+          const design = withStrings(
+            { ...bare, survey: { ...bare.survey, coldestC: coldest } },
+            layoutStrings(bare).strings,
+          );
+          const siteId = await stored(design);
+          expect((await loadDesign(siteId)).design).toEqual(design);
+        },
+      ),
+      { numRuns: 15 },
+    );
+  });
+
+  it('changes, exchanges and removes parts, and gives each step back by undo', async () => {
+    const siteId = await stored();
+    const steps: SiteDesign[] = [laidOut];
+    const [a, b] = laidOut.strings;
+    const edits = [
+      { kind: 'hang-string', stringId: a!.id, place: b!.place },
+      { kind: 'chain-order', ids: [...laidOut.chain.devices].reverse().map((d) => d.id) },
+      { kind: 'number-chain' },
+      { kind: 'remove-inverter', inverterId: 'inv-2' },
+      { kind: 'remove-plane', planeId: 'south' },
+    ] as const;
+    let revision = 2;
+    for (const edit of edits) {
+      const after = await changeDesign(siteId, revision, (d) => applyEdit(d, edit));
+      revision = after.revision;
+      expect((await loadDesign(siteId)).design).toEqual(after.design);
+      steps.push(after.design);
+    }
+    for (let at = steps.length - 2; at >= 0; at--) {
+      const back = await undoChange(siteId, revision);
+      revision = back.revision;
+      expect((await loadDesign(siteId)).design).toEqual(steps[at]);
+    }
+  });
+
+  it('refuses a stale revision, says so, and writes nothing', async () => {
+    const siteId = await stored();
+    const move = { kind: 'hang-string', stringId: laidOut.strings[0]!.id, place: null } as const;
+    await changeDesign(siteId, 2, (d) => applyEdit(d, move));
+    const before = await loadDesign(siteId);
+    const problem = await problemOf(
+      changeDesign(siteId, 2, (d) => applyEdit(d, { kind: 'remove-plane', planeId: 'south' })),
+    );
+    expect(problem).toMatchObject({ status: 409, detail: expect.stringContaining('now 3') });
+    expect(await loadDesign(siteId)).toEqual(before);
+  });
+
+  it('lets exactly one of two writers at the same revision through', async () => {
+    const siteId = await stored();
+    const write = (label: string) =>
+      changeDesign(siteId, 2, (d) => ({ ...d, board: { ...d.board, label } })).then(() => label);
+    const results = await Promise.allSettled([write('one'), write('two'), write('three')]);
+    const won = results.filter((r) => r.status === 'fulfilled').map((r) => r.value);
+    expect(won.length).toBe(1);
+    expect((await loadDesign(siteId)).design.board.label).toBe(won[0]);
+  });
+
+  it('refuses an edit that would break the design, with a pointer to the place', async () => {
+    const siteId = await stored();
+    const problem = await problemOf(
+      changeDesign(siteId, 2, (d) => ({ ...d, inverters: d.inverters.map((i) => ({ ...i, tag: 'SAME' })) })),
+    );
+    expect(problem.errors[0]).toEqual({ pointer: '/inverters/1/tag', detail: 'Tag SAME is used twice.' });
+    expect((await loadDesign(siteId)).revision).toBe(2);
+  });
+
+  it('holds its rules itself: a second string on an input is refused by a constraint', async () => {
+    const siteId = await stored();
+    const again = db().execute(
+      sql`insert into pv_string (site_id, id, ord, number, plane_id, modules, inverter_id, tracker, input) select site_id, 'twin', 999, 999, plane_id, modules, inverter_id, tracker, input from pv_string where site_id = ${siteId} and inverter_id is not null limit 1`,
+    );
+    await expect(again).rejects.toMatchObject({ cause: { constraint_name: 'pv_string_one_per_input' } });
+    const address = db().execute(sql`update chain_device set address = 248 where site_id = ${siteId}`);
+    await expect(address).rejects.toMatchObject({ cause: { constraint_name: 'chain_device_address_in_range' } });
+  });
+
+  it('reads a site of 60 inverters in a handful of queries', async () => {
+    const big = siteOf(60, [plane('p', 4000)]);
+    const siteId = await stored(withStrings(big, layoutStrings(big).strings));
+    const queries: string[] = [];
+    const { db: counting, client } = watched(url, (query) => queries.push(query));
+    const loaded = await readDesign(counting, siteId);
+    await client.end();
+    expect(queries.length).toBeLessThanOrEqual(10);
+    expect(loaded?.design.inverters.length).toBe(60);
+    expect(loaded?.design.strings.length).toBeGreaterThan(200);
+  });
+});
+
+const uuid = (n: number) => `01900000-0000-7000-8000-${String(n).padStart(12, '0')}`;
+const gate = (n: number, over: object = {}) => ({
+  id: uuid(n),
+  kind: 'gate',
+  subject: { scope: 'site', id: 'site' },
+  doneAt: new Date().toISOString(),
+  by: 'R. Vahl',
+  role: 'electrician',
+  instrument: null,
+  release: 'A',
+  corrects: null,
+  reason: null,
+  values: { gate: 'S-SAFE', result: 'pass', evidence: 'isolation points named' },
+  ...over,
+});
+
+describe('record', () => {
+  it('wants a release first', async () => {
+    const siteId = await stored();
+    expect((await problemOf(addRecord(siteId, gate(1)))).detail).toContain('release the design first');
+  });
+
+  it('takes an entry once, however often and at once it is sent, and refuses its id for another', async () => {
+    const siteId = await stored();
+    expect(await releaseDesign(siteId, 2, 'R. Vahl')).toBe('A');
+    const entry = gate(2);
+    const sent = await Promise.all([addRecord(siteId, entry), addRecord(siteId, entry), addRecord(siteId, entry)]);
+    expect(sent.filter((s) => !s.known).length).toBe(1);
+    expect((await readLogbook(siteId)).records.length).toBe(1);
+    expect(await problemOf(addRecord(siteId, { ...entry, by: 'somebody else' }))).toMatchObject({
+      status: 409,
+      title: 'Id already used',
+    });
+  });
+
+  it('is append only in the database too, and so is a release', async () => {
+    const siteId = await stored();
+    await releaseDesign(siteId, 2, 'R. Vahl');
+    await addRecord(siteId, gate(3));
+    for (const statement of [
+      sql`update site_record set kind = 'x'`,
+      sql`delete from site_record`,
+      sql`truncate site_record`,
+      sql`update release set letter = 'Z'`,
+      sql`delete from release`,
+    ]) {
+      await expect(db().execute(statement)).rejects.toMatchObject({
+        cause: { message: expect.stringContaining('append only') },
+      });
+    }
+  });
+
+  it('keeps the order of gates, the roles, and the gates that can never be waived', async () => {
+    const siteId = await stored();
+    await releaseDesign(siteId, 2, 'R. Vahl');
+    const refused = async (over: object) => (await problemOf(addRecord(siteId, gate(4, over)))).detail;
+    expect(await refused({ values: { gate: 'S-EARTH', result: 'pass', evidence: '0.1 ohm' } })).toContain(
+      'waits for S-SAFE',
+    );
+    expect(await refused({ role: 'helper' })).toContain('signed by the electrician');
+    expect(
+      await refused({ kind: 'waiver', reason: 'we are in a hurry today', values: { gate: 'S-EARTH', reviewDays: 3 } }),
+    ).toContain('never be waived');
+    expect(
+      await refused({
+        subject: { scope: 'string', id: 's-1' },
+        values: { gate: 'D-VOC', result: 'pass', evidence: 'looks fine' },
+      }),
+    ).toContain('closes by its measurement');
+    expect(
+      await refused({
+        kind: 'energise',
+        subject: { scope: 'inverter', id: 'inv-1' },
+        values: { state: 'AC_CLOSED', reading: 400, seen: 'display on' },
+      }),
+    ).toContain('LOCKED_OFF is not confirmed');
+    expect(await refused({ doneAt: new Date(Date.now() + 3_600_000).toISOString() })).toContain('future');
+    expect(
+      await refused({
+        subject: { scope: 'inverter', id: 'inv-99' },
+        values: { gate: 'I-MOUNT', result: 'pass', evidence: 'hangs' },
+      }),
+    ).toContain('no inverter inv-99');
+    expect((await readLogbook(siteId)).records).toEqual([]);
+  });
+
+  it('lets one of two simultaneous corrections stand', async () => {
+    const siteId = await stored();
+    await releaseDesign(siteId, 2, 'R. Vahl');
+    await addRecord(siteId, gate(5));
+    const fix = (n: number) =>
+      addRecord(
+        siteId,
+        gate(n, {
+          corrects: uuid(5),
+          reason: 'wrong photo',
+          values: { gate: 'S-SAFE', result: 'fail', evidence: `no permit ${n}` },
+        }),
+      );
+    const results = await Promise.allSettled([fix(6), fix(7)]);
+    expect(results.filter((r) => r.status === 'fulfilled').length).toBe(1);
+  });
+});
+
+describe('project file', () => {
+  it('comes back without loss: design, releases and record', async () => {
+    const first = readProject(await readFile('demo/tarnholm-ice-rink.project.json', 'utf8'));
+    const siteId = await importProject(first);
+    const out = await exportProject(siteId);
+    const again = await exportProject(await importProject(readProject(JSON.stringify(out))));
+    const rest = ({ siteId: _s, exportedAt: _e, ...file }: typeof out) => file;
+    expect(rest(out)).toEqual(rest(first));
+    expect(rest(again)).toEqual(rest(out));
+  });
+
+  it('is refused with the place of the error when broken, foreign or newer, and changes nothing', async () => {
+    const text = await readFile('demo/brekkesund-fish-hall.project.json', 'utf8');
+    const before = await listSites();
+    const refusal = (content: string) => {
+      try {
+        readProject(content);
+      } catch (cause) {
+        return cause as Problem;
+      }
+      throw new Error('expected a problem');
+    };
+    expect(refusal(text.slice(0, 5000)).detail).toMatch(/line \d+, column \d+/);
+    expect(refusal('{"some":"thing"}').title).toBe('Foreign file');
+    expect(refusal(text.replace('"version": 1', '"version": 2')).title).toBe('Newer file');
+    expect(refusal(text.replace('"tag": "INV-02"', '"tag": "INV-01"')).errors[0]).toEqual({
+      pointer: '/design/inverters/1/tag',
+      detail: 'Tag INV-01 is used twice.',
+    });
+    expect(refusal(text.replace('"moduleCount": 331', '"moduleCount": "many"')).errors[0]?.pointer).toBe(
+      '/design/planes/0/moduleCount',
+    );
+    expect(await listSites()).toEqual(before);
+  });
+
+  it('of the demo is left alone when the database holds sites already', async () => {
+    expect(await loadDemo()).toBe(false);
+  });
+});

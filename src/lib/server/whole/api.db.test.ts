@@ -1,0 +1,198 @@
+import type { ChildProcess } from 'node:child_process';
+import { readFile } from 'node:fs/promises';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { M575, SURVEY, T100, plane, runOf, siteOf } from '$core/testing/examples';
+import {
+  assessmentSchema,
+  checksResponse,
+  layoutResponse,
+  problemSchema,
+  stringTestResponse,
+  verdictResponse,
+  windowResponse,
+} from '$lib/schemas/api';
+import { freePort } from '../../../../scripts/cluster.mjs';
+import { startServer } from '../../../../scripts/server.mjs';
+
+/** The built server as programs meet it. */
+let at = '';
+let server: ChildProcess;
+beforeAll(async () => {
+  const port = await freePort();
+  at = `http://127.0.0.1:${port}`;
+  server = await startServer({ url: process.env.DATABASE_URL ?? '', port, demo: false });
+});
+afterAll(() => server.kill('SIGTERM'));
+
+const post = (path: string, body: unknown, type = 'application/json') =>
+  fetch(`${at}${path}`, {
+    method: 'POST',
+    headers: { 'content-type': type },
+    body: typeof body === 'string' ? body : JSON.stringify(body),
+  });
+const calculate = async (name: string, body: unknown) => {
+  const response = await post(`/api/v1/calculations/${name}`, body);
+  return { status: response.status, body: (await response.json()) as unknown };
+};
+const temperatures = { coldestC: -12, hottestC: 38, dcLegalMaxV: 1500 };
+
+describe('calculations', () => {
+  it('give a string window of 6 to 19 modules', async () => {
+    const { body } = await calculate('string-window', {
+      module: M575,
+      inverter: T100,
+      mounting: 'pitched_gap',
+      ...temperatures,
+    });
+    expect(windowResponse.parse(body).window).toMatchObject({
+      minModules: 6,
+      maxModules: 19,
+      preferred: { min: 15, max: 17 },
+    });
+  });
+  it('lay a design out legally', async () => {
+    const { body } = await calculate('layout', { design: siteOf(2, [plane('south', 160)]) });
+    const layout = layoutResponse.parse(body);
+    expect(layout.violations).toEqual([]);
+    expect(layout.strings.length).toBeGreaterThan(0);
+  });
+  it('judge a run, a chain, a whole design', async () => {
+    expect(
+      checksResponse.parse((await calculate('ac-run', { run: runOf('inv-1'), inverter: T100, survey: SURVEY })).body)
+        .verdict,
+    ).toBe('holds');
+    expect(
+      checksResponse.parse((await calculate('chain', { design: siteOf(2, []) })).body).checks.length,
+    ).toBeGreaterThan(0);
+    expect(
+      assessmentSchema.parse((await calculate('assessment', { design: siteOf(1, [plane('p', 30)]) })).body).line.length,
+    ).toBe(9);
+  });
+  it('judge a string, its insulation and AC voltages', async () => {
+    const test = {
+      module: M575,
+      modules: 18,
+      voltageV: 826.5,
+      currentA: 10.3,
+      cellC: 43.16,
+      irradianceWm2: 720,
+      coldestC: -12,
+      limitV: 1100,
+      sistersV: [],
+      otherModules: null,
+    };
+    expect(stringTestResponse.parse((await calculate('string-test', test)).body)).toMatchObject({
+      verdict: 'stop',
+      causes: expect.arrayContaining([expect.objectContaining({ cause: 'minus1' })]),
+    });
+    expect(
+      verdictResponse.parse(
+        (
+          await calculate('insulation', {
+            stringUocStcV: 850,
+            moduleSystemMaxV: 1000,
+            sectionKw: 9,
+            testV: 1000,
+            megohm: 3.2,
+            seconds: 60,
+          })
+        ).body,
+      ).verdict,
+    ).toBe('holds');
+    expect(
+      verdictResponse.parse(
+        (
+          await calculate('ac-voltages', {
+            gridCode: 'IEEE 1547 enter service',
+            nominalLineV: 480,
+            lineV: [489, 486, 491],
+            phaseV: [],
+          })
+        ).body,
+      ).verdict,
+    ).toBe('holds');
+  });
+});
+
+describe('errors', () => {
+  it('are problem documents with a pointer to the field and what would be right', async () => {
+    const { status, body } = await calculate('string-window', {
+      module: { ...M575, uocV: 5000 },
+      inverter: T100,
+      mounting: 'pitched_gap',
+      ...temperatures,
+    });
+    expect(status).toBe(422);
+    expect(problemSchema.parse(body).errors).toEqual([
+      { pointer: '/module/uocV', detail: 'Open-circuit voltage: 5 to 200 V.' },
+    ]);
+  });
+  it.each([
+    ['broken JSON', '/api/v1/calculations/layout', '{"design":', 'application/json', 400],
+    ['another type', '/api/v1/calculations/layout', '<a/>', 'application/xml', 415],
+    ['no such calculation', '/api/v1/calculations/nothing', '{}', 'application/json', 404],
+    [
+      'no such site',
+      '/api/v1/sites/01900000-0000-7000-8000-000000000000/edits',
+      '{"revision":1,"edit":{"kind":"lay-out"}}',
+      'application/json',
+      404,
+    ],
+    ['an id that is none', '/api/v1/sites/x/undo', '{"revision":1}', 'application/json', 404],
+    ['an unknown edit', '/api/v1/sites/x/edits', '{"revision":1,"edit":{"kind":"explode"}}', 'application/json', 422],
+    ['a foreign project', '/api/v1/projects', '{"hello":1}', 'application/json', 422],
+  ])('%s', async (_, path, body, type, status) => {
+    const response = await post(path, body, type);
+    expect(response.status).toBe(status);
+    expect(response.headers.get('content-type')).toContain('application/problem+json');
+    expect(problemSchema.parse(await response.json()).status).toBe(status);
+  });
+  it('refuse a body over the limit', async () =>
+    expect((await post('/api/v1/projects', 'x'.repeat(21 * 1024 * 1024))).status).toBe(413));
+});
+
+describe('the server', () => {
+  it('describes itself as OpenAPI 3.1, with units, and every path it names answers', async () => {
+    const doc = (await (await fetch(`${at}/api/v1/openapi.json`)).json()) as {
+      openapi: string;
+      paths: Record<string, Record<string, unknown>>;
+      components: { schemas: Record<string, unknown> };
+    };
+    expect(doc.openapi).toBe('3.1.0');
+    expect(Object.keys(doc.components.schemas)).toEqual(
+      expect.arrayContaining(['ModuleType', 'InverterType', 'SiteDesign', 'Check', 'Problem']),
+    );
+    expect(JSON.stringify(doc.components.schemas['ModuleType'])).toContain('"unit":"V"');
+    for (const [path, methods] of Object.entries(doc.paths)) {
+      const method = Object.keys(methods)[0]?.toUpperCase() ?? '';
+      const response = await fetch(
+        `${at}${path.replace('{id}', '01900000-0000-7000-8000-000000000000')}`,
+        method === 'GET' ? {} : { method, headers: { 'content-type': 'application/json' }, body: '{}' },
+      );
+      expect([200, 404, 422], `${method} ${path}`).toContain(response.status);
+      expect(response.status === 404 ? response.headers.get('content-type') : 'application/problem+json').toContain(
+        'problem',
+      );
+    }
+  });
+  it('is well while its database is', async () =>
+    expect(await (await fetch(`${at}/healthz`)).json()).toEqual({ status: 'ok', database: 'ok' }));
+  it('answers no other name than this machine’s', async () => {
+    const { request } = await import('node:http');
+    const status = await new Promise((resolve) =>
+      request(at, { headers: { host: 'somewhere.example' } }, (r) => resolve(r.statusCode)).end(),
+    );
+    expect(status).toBe(421);
+  });
+  it('takes and gives a whole project, and prints it as a PDF of real text', async () => {
+    const file = await readFile('demo/tarnholm-ice-rink.project.json', 'utf8');
+    const { siteId } = (await (await post('/api/v1/projects', file)).json()) as { siteId: string };
+    const out = (await (await fetch(`${at}/api/v1/sites/${siteId}/project`)).json()) as { design: unknown };
+    expect(out.design).toEqual(JSON.parse(file).design);
+    const pdf = await fetch(`${at}/sites/${siteId}/handover/pack.pdf`);
+    expect(pdf.headers.get('content-type')).toBe('application/pdf');
+    const bytes = Buffer.from(await pdf.arrayBuffer());
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+    expect((bytes.toString('latin1').match(/\/Type \/Page\b/g) ?? []).length).toBeGreaterThan(5);
+  });
+});
