@@ -1,0 +1,166 @@
+import { expect, test } from '@playwright/test';
+import { demoSite, energise, open, passGate, saved, signOn } from './helpers';
+
+test('a designer moves strings by pointer and by keyboard, sees what changed, and undoes it', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/strings`);
+  const peg = (name: string) => page.getByRole('button', { name: new RegExp(`^${name}:`) });
+
+  // Pointer: a tag of the west roof onto a tracker of the south roof is a mix, and says so at once.
+  const west = peg('INV-01 tracker 10 input 1');
+  await expect(west).toHaveAccessibleName(/plane C/);
+  await west.dragTo(peg('INV-01 tracker 1 input 2'));
+  await expect(page.getByTestId('changes')).toContainText('One type, tilt, azimuth and length');
+  await expect(page.getByRole('list', { name: 'Not legal' })).toContainText('V03');
+  await expect(
+    page.getByRole('navigation', { name: /line from module/ }).getByRole('link', { name: /Tracker stop/ }),
+  ).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('list', { name: 'Not legal' })).toContainText('V03');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('list', { name: 'Not legal' })).toBeHidden();
+
+  // Keyboard: walk to a tag, pick it up, walk on, hang it.
+  await peg('INV-01 tracker 1 input 1').focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(peg('INV-01 tracker 2 input 1')).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/In hand:/)).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect(peg('INV-01 tracker 2 input 1')).toHaveAccessibleName(/empty/);
+  await expect(peg('INV-01 tracker 2 input 2')).toHaveAccessibleName(/17 modules/);
+  await peg('INV-01 tracker 2 input 2').focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(page.getByText(/In hand:/)).toBeHidden();
+  await saved(page);
+});
+
+test('an AC run shows its working, tightens with length, and the bay refuses a palm that is too wide', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/ac`);
+  const run = page.getByRole('region', { name: 'Run of INV-01' });
+  await run.getByLabel('One-way length').fill('60');
+  await run.getByRole('button', { name: 'Save the run' }).click();
+  const ledger = page.getByRole('region', { name: 'Margins: INV-01' });
+  await expect(ledger.getByText('Voltage rise from unit to board')).toBeVisible();
+  await ledger.getByText('Voltage rise from unit to board').click();
+  await expect(ledger.getByText(/ΔU = √3·I·R·cosφ/)).toBeVisible();
+  await expect(ledger.getByText(/common practice|1 % wanted/).first()).toBeVisible();
+  await run.getByLabel('Line conductor section').fill('150');
+  await run.getByRole('button', { name: 'Save the run' }).click();
+  await expect(page.getByRole('row', { name: /INV-01/ })).toContainText('stop');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('row', { name: /INV-01/ })).not.toContainText('stop');
+});
+
+test('the chain is reordered by arrow and by grip, renumbered, and says when a terminator sits inside', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/links`);
+  const items = page.getByRole('region', { name: 'RS-485 chain' }).getByRole('listitem');
+  await page.getByRole('button', { name: 'Move INV-02 up' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(items.nth(1)).toContainText('INV-02');
+  await expect(page.getByRole('button', { name: 'Move INV-02 up' })).toBeFocused();
+  await saved(page);
+
+  // The grip by pointer.
+  const grip = async (label: string) => (await page.getByLabel(`Drag ${label}`).boundingBox())!;
+  const [from, to] = [await grip('INV-05'), await grip('INV-07')];
+  await page.mouse.move(from.x + 15, from.y + 15);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 15, from.y + 40, { steps: 4 });
+  await page.mouse.move(to.x + 15, to.y + 25, { steps: 12 });
+  await page.waitForTimeout(400);
+  await page.mouse.up();
+  await expect(items.nth(7)).toContainText('INV-05');
+  await saved(page);
+
+  await items
+    .nth(3)
+    .getByRole('button', { name: /120 Ω off/ })
+    .click();
+  await expect(page.getByText(/must be off/)).toBeHidden();
+  await page.getByText('Terminators at both ends and nowhere else').click();
+  await expect(page.getByText(/sits inside the chain and must be off/)).toBeVisible();
+  await page.getByRole('button', { name: /Number along the chain/ }).click();
+  await expect(page.getByLabel('Address of INV-02')).toHaveValue('1');
+});
+
+test('an electrician finds a missing module, corrects an entry, and the old one stays on record', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/log`);
+  await signOn(page);
+  await page.getByLabel(/^Open-circuit voltage/).fill('-812');
+  await page.getByRole('button', { name: 'Record the reading' }).click();
+  await expect(page.getByText('Do not plug this string.')).toBeVisible();
+  await page.getByText('Polarity', { exact: true }).first().click();
+  await expect(page.getByText(/Reversed: leave it unplugged/).first()).toBeVisible();
+  const newest = page.getByRole('region', { name: 'Entries of this string' }).getByRole('listitem').first();
+  await newest.getByRole('button', { name: 'correct' }).click();
+  await page.getByLabel('Why').fill('leads were swapped at the meter');
+  await page.getByLabel(/^Open-circuit voltage/).fill('780');
+  await page.getByRole('button', { name: 'Record the correction' }).click();
+  await expect(page.getByText(/one module fewer than drawn|one module missing/).first()).toBeAttached();
+  const old = page
+    .getByRole('region', { name: 'Entries of this string' })
+    .getByRole('listitem')
+    .filter({ hasText: '−812.0 V' });
+  await expect(old).toHaveCSS('text-decoration-line', 'line-through');
+});
+
+test('the last unit is switched on in the usual order, with its waits, and signed', async ({ page, request }) => {
+  const site = await demoSite(request);
+  await page.clock.install({ time: Date.now() - 20 * 60_000 });
+  await open(page, `/sites/${site}/energise`);
+  await signOn(page);
+  await expect(
+    page.getByRole('region', { name: /Usual order/ }).getByText(/Not yet: gate I-PERMIT of INV-08/),
+  ).toBeVisible();
+  await page.getByRole('button', { name: /I-PERMIT/ }).click();
+  await expect(page.getByText('Locked until the gates above it are closed.')).toBeVisible();
+  await page.getByRole('button', { name: /S-SUPPLY/ }).click();
+  await passGate(page, 'Safe start of the day');
+  await passGate(page, 'Permit to energise');
+  await passGate(page, 'Set up');
+  await energise(page, '61');
+  await page.getByRole('button', { name: 'Sign: INV-08 switched on' }).click();
+  await expect(page.getByText(/Signed by Rosa Vahl, electrician/)).toBeVisible();
+
+  // A joint opened again makes every proof that rests on it stale.
+  await page.getByRole('button', { name: /AC joints torqued/ }).click();
+  await page.getByRole('button', { name: 'It was opened again' }).click();
+  await expect(page.getByRole('button', { name: /I-ACV.*stale/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /I-PERMIT.*stale/ })).toBeVisible();
+});
+
+test('the office prints the hand-over and takes the site along as a file', async ({ page, request }) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/handover`);
+  await expect(page.getByText('103 of 103')).toBeVisible();
+  const pdf = await request.get(`/sites/${site}/handover/pack.pdf`);
+  expect(pdf.headers()['content-type']).toBe('application/pdf');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: /Project file/ }).click(),
+  ]);
+  const file = await download.path();
+  await open(page, '/');
+  await page.getByLabel('Import a project file').setInputFiles(file);
+  await expect(page).toHaveURL(/survey/);
+  await expect(page.getByRole('heading', { name: 'Tarnholm ice rink', level: 1 })).toBeVisible();
+});

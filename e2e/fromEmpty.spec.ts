@@ -1,0 +1,151 @@
+import { expect, test } from '@playwright/test';
+import { energise, fill, open, passGate, saved, signOn } from './helpers';
+
+test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
+  test.setTimeout(240_000);
+  await page.clock.install({ time: Date.now() - 20 * 60_000 });
+  await open(page, '/');
+  await page.getByLabel('New site').fill('Ravnsund sawmill');
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(page.getByRole('heading', { name: 'Ravnsund sawmill', level: 1 })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^String unknown/ })).toBeVisible();
+
+  // Survey, all by keyboard but for opening forms: a wrong figure is said beside its field and everything typed stays.
+  const survey = page.locator('form').filter({ has: page.getByRole('button', { name: 'Save the survey' }) });
+  await fill(survey, {
+    Place: 'Sagveien 2, Ravnsund',
+    'Lowest expected ambient at dawn': '-160',
+    'Hot design ambient': '33',
+    'Legal DC limit': '1500',
+    'Nominal line voltage': '400',
+    Frequency: '50',
+    'Supply and its earthing': 'earthed wye with neutral (TN-S, TN-C-S)',
+    'Transformer rating': '400',
+    'Transformer impedance': '4',
+    'Highest board voltage': '410',
+    'Grid code': 'EN 50549-1 first start',
+    'Residual-current devices fitted': 'no',
+    'Emergency stop fitted': 'no',
+    'Dry contacts wired': 'no',
+  });
+  await page.getByRole('button', { name: 'Save the survey' }).press('Enter');
+  await expect(page.getByText('Lowest expected ambient at dawn: -60 to 35 °C.')).toBeVisible();
+  await expect(survey.getByLabel(/^Place/)).toHaveValue('Sagveien 2, Ravnsund');
+  await fill(survey, { 'Lowest expected ambient at dawn': '-16' });
+  await page.getByRole('button', { name: 'Save the survey' }).press('Enter');
+  await saved(page);
+
+  await page.getByRole('button', { name: 'Add a plane' }).click();
+  await fill(page, {
+    'Name of the plane': 'Shed south',
+    'Module type': 'Larkglass 575 twin',
+    'Modules on the plane': '34',
+    'Tilt from flat': '12',
+    'Azimuth from north': '182',
+  });
+  await page.getByRole('button', { name: 'Save the plane' }).click();
+  await expect(page.getByRole('row', { name: /Shed south/ })).toContainText('34');
+  await page.getByRole('button', { name: 'Add an inverter' }).click();
+  await fill(page, { 'Inverter type': 'Ostwick 110', 'To the right': '4', 'Up the plan': '0', Height: '1.3' });
+  await page.getByRole('button', { name: 'Save the inverter' }).click();
+  await expect(page.getByRole('row', { name: /INV-01/ })).toContainText('Ostwick 110');
+  await saved(page);
+
+  await page.getByRole('link', { name: 'Strings', exact: true }).click();
+  await page.getByRole('button', { name: 'Lay out all planes' }).click();
+  await expect(
+    page.getByRole('button', { name: /INV-01 tracker 1 input 1: string 1, plane A, 17 modules, holds/ }),
+  ).toBeVisible();
+  await expect(page.getByRole('button', { name: /INV-01 tracker 2 input 1: string 2/ })).toBeVisible();
+  await saved(page);
+
+  await page.getByRole('link', { name: 'AC runs', exact: true }).click();
+  const run = page.getByRole('region', { name: 'Run of INV-01' });
+  await run.getByRole('button', { name: 'Size this run' }).click();
+  await expect(page.getByRole('alert')).toContainText('length of the run');
+  await fill(run, {
+    'One-way length': '24',
+    'How the circuits of the group lie': 'single layer, ladder or cleats',
+    'Other circuits in the same group': '0',
+    'Ambient of air or ground': '35',
+    'Ambient at the breaker': '35',
+    'Side-by-side factor': '1',
+    Cores: '5-core',
+    'Measured cable diameter': '36.5',
+  });
+  await run.getByRole('button', { name: 'Save the run' }).click();
+  await saved(page);
+  await run.getByRole('button', { name: 'Size this run' }).click();
+  await expect(page.getByRole('row', { name: /INV-01/ })).toContainText('holds');
+  await saved(page);
+
+  await page.getByRole('link', { name: 'Links', exact: true }).click();
+  await page.getByRole('button', { name: 'Add a logger' }).click();
+  await expect(page.getByRole('button', { name: 'Logger 1', exact: true })).toBeVisible();
+  await page.getByLabel('Bit rate').selectOption('9600');
+  await page.getByRole('button', { name: /Number along the chain/ }).click();
+  await expect(page.getByLabel('Address of INV-01')).toHaveValue('1');
+  await saved(page);
+
+  await page.getByRole('link', { name: 'Site log', exact: true }).click();
+  await expect(page.getByText('Nothing is released yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Release …' }).click();
+  await page.getByLabel('Released by').fill('Rosa Vahl');
+  await page.getByRole('button', { name: /Release revision/ }).click();
+  await expect(page.getByText('released A')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Energise', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Gates of INV-01' })).toBeVisible();
+  await signOn(page);
+  await expect(page.locator('summary').filter({ hasText: 'Rosa Vahl' })).toBeVisible();
+  for (const gate of [
+    'Documents on site',
+    'Safe start of the day',
+    'Site earth',
+    'Supply at the board',
+    'Permission of the operator',
+    'Mounted and fixed',
+    'Both earths',
+  ])
+    await passGate(page, gate);
+  const measure = async (gate: string, values: Record<string, string>) => {
+    await page.getByRole('button', { name: new RegExp(gate) }).click();
+    await fill(page.getByRole('region', { name: new RegExp(gate) }), values);
+    await page.getByRole('button', { name: 'Record and sign' }).click();
+    await expect(page.getByRole('button', { name: new RegExp(`${gate}.*passed`) })).toBeVisible();
+  };
+  await measure('Insulation of the AC run', { 'Test voltage': '500', Resistance: '210' });
+  await measure('AC joints torqued', { 'Applied torque': '25', 'Witness marks': 'yes' });
+  await measure('AC voltages at the unit', { 'L1–L2': '402', 'L2–L3': '403', 'L3–L1': '404', Frequency: '50.01' });
+  await passGate(page, 'Bus address');
+
+  await page.getByRole('link', { name: 'Site log', exact: true }).click();
+  for (const string of ['1.1', '2.1']) {
+    await page
+      .getByRole('group', { name: 'String' })
+      .getByRole('button', { name: new RegExp(`^${string}`) })
+      .click();
+    await page.getByRole('button', { name: /Tag at both ends/ }).click();
+    const states = page.getByRole('region', { name: /INV-01 · tracker/ });
+    await expect(states.getByText(/D-ID\s+holds\s*passed/)).toBeVisible();
+    await fill(page, { 'Open-circuit voltage': '829', 'Cell temperature': '41', 'Irradiance in the plane': '700' });
+    await expect(page.getByText(/Expected 8\d\d\.\d V ±/)).toBeVisible();
+    await page.getByRole('button', { name: 'Record the reading' }).click();
+    await expect(states.getByText(/D-VOC\s+holds\s*passed/)).toBeVisible();
+    if (!(await page.getByLabel(/^Test voltage/).isVisible()))
+      await page.getByText('Insulation of this string').click();
+    await fill(page, { 'Test voltage': '1500', Resistance: '31' });
+    await page.getByRole('button', { name: 'Record the insulation' }).click();
+    await expect(states.getByText(/D-IR\s+holds\s*passed/)).toBeVisible();
+  }
+
+  await page.getByRole('link', { name: 'Energise', exact: true }).click();
+  for (const gate of ['Strings landed', 'Covers closed', 'Permit to energise', 'Set up']) await passGate(page, gate);
+  await energise(page, '19');
+  await page.getByRole('button', { name: 'Sign: INV-01 switched on' }).click();
+  await expect(page.getByText(/Signed by Rosa Vahl/)).toBeVisible();
+
+  await page.getByRole('link', { name: 'Hand-over', exact: true }).click();
+  await expect(page.getByText('1 of 1')).toBeVisible();
+  await expect(page.getByText('2 of 2')).toBeVisible();
+});

@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = Number(process.env.YARD_TEST_PORT ?? 4183);
+
+export default defineConfig({
+  testDir: 'e2e',
+  globalSetup: './scripts/e2eSetup.mjs',
+  metadata: { port: PORT },
+  fullyParallel: false,
+  workers: 1,
+  timeout: 120_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list']],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});
