@@ -56,7 +56,12 @@ module.exports = {
     doNotFollow: { path: 'node_modules' },
     exclude: { path: '\\.svelte-kit' },
     tsPreCompilationDeps: true,
-    enhancedResolveOptions: { exportsFields: ['exports'], mainFields: ['module', 'main', 'types'], extensions: ['.ts', '.js', '.svelte'], conditionNames: ['svelte', 'types', 'import', 'node', 'default'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      mainFields: ['module', 'main', 'types'],
+      extensions: ['.ts', '.js', '.svelte'],
+      conditionNames: ['svelte', 'types', 'import', 'node', 'default'],
+    },
     tsConfig: { fileName: 'tsconfig.json' },
     webpackConfig: { fileName: path.join(__dirname, 'scripts/aliases.cjs') },
   },

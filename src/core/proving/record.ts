@@ -34,8 +34,8 @@ const common = {
 };
 
 const gateId = enumOf(GATE_TABLE.map((g) => g.id));
-const lineV = quantity(0, 1500, 'V', 'Line voltage');
-const phaseV = quantity(0, 1000, 'V', 'Phase voltage').nullable();
+const lineV = (pair: string) => quantity(0, 1500, 'V', pair);
+const phaseV = (phase: string) => quantity(0, 1000, 'V', `${phase} to N, or PE without N`).nullable();
 
 export const RECORD_VALUES = {
   gate: z.object({
@@ -55,12 +55,12 @@ export const RECORD_VALUES = {
     seconds: quantity(1, 3600, 's', 'Duration'),
   }),
   'ac-voltages': z.object({
-    l12V: lineV,
-    l23V: lineV,
-    l31V: lineV,
-    l1V: phaseV,
-    l2V: phaseV,
-    l3V: phaseV,
+    l12V: lineV('L1–L2'),
+    l23V: lineV('L2–L3'),
+    l31V: lineV('L3–L1'),
+    l1V: phaseV('L1'),
+    l2V: phaseV('L2'),
+    l3V: phaseV('L3'),
     frequencyHz: quantity(40, 70, 'Hz', 'Frequency'),
     rotation: enumOf(['L1-L2-L3', 'reversed'] as const),
   }),

@@ -63,10 +63,10 @@ export const surveySchema = z.object({
 
 export const planeSchema = z.object({
   id: partId,
-  label: partName,
+  label: partName.meta({ description: 'Name of the plane' }),
   tiltDeg: quantity(0, 90, '°', 'Tilt from flat'),
   azimuthDeg: quantity(0, 359.999, '°', 'Azimuth from north, clockwise'),
-  moduleTypeId: partId,
+  moduleTypeId: partId.meta({ description: 'Module type' }),
   moduleCount: quantity(0, 20000, 'modules', 'Modules on the plane').int(),
   mounting: z
     .enum(Object.keys(MOUNTING) as [keyof typeof MOUNTING, ...(keyof typeof MOUNTING)[]])
@@ -80,7 +80,7 @@ export const siteInverterSchema = z.object({
     .string()
     .trim()
     .regex(/^[A-Za-z0-9][A-Za-z0-9 ._-]{0,19}$/, 'Use letters, digits, space, dot and dash, at most 20.'),
-  typeId: partId,
+  typeId: partId.meta({ description: 'Inverter type' }),
   position: positionSchema.nullable(),
 });
 

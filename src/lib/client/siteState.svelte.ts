@@ -4,6 +4,7 @@ import type { Assessment } from '$core/assess';
 import type { DesignEdit } from '$core/edit';
 import { applyEdit } from '$core/edit';
 import type { Verdict } from '$core/kernel/check';
+import { VERDICT_ORDER } from '$core/kernel/check';
 import type { SiteDesign } from '$core/site/siteDesign';
 import type { ProblemDocument } from './api';
 import { ApiProblem, post } from './api';
@@ -94,14 +95,22 @@ export class SiteState {
   }
 }
 
+/** Checks that stand otherwise than before, worst first. A part keeps its check when it moves; holding ones that come and go are no news. */
 function verdictChanges(before: Assessment, after: Assessment): VerdictChange[] {
-  const key = (c: Assessment['checks'][number]) => `${c.title} · ${c.subject.path}`;
-  const was = new Map(before.checks.map((c) => [key(c), c.verdict]));
-  const is = new Map(after.checks.map((c) => [key(c), c.verdict]));
-  const names = [...new Set([...was.keys(), ...is.keys()])];
-  return names
-    .map((what) => ({ what, from: was.get(what) ?? null, to: is.get(what) ?? null }))
-    .filter((c) => c.from !== c.to);
+  const keyed = ({ checks }: Assessment) =>
+    new Map(checks.map((c) => [`${c.id}|${c.subject.id ?? c.subject.path}`, c]));
+  const [was, is] = [keyed(before), keyed(after)];
+  const rank = (c: VerdictChange) => (c.to ? VERDICT_ORDER.indexOf(c.to) : VERDICT_ORDER.length);
+  return [...new Set([...was.keys(), ...is.keys()])]
+    .flatMap((key): VerdictChange[] => {
+      const [old, now] = [was.get(key), is.get(key)];
+      if ((old?.verdict ?? 'holds') === (now?.verdict ?? 'holds')) return [];
+      const shown = now ?? old;
+      return shown
+        ? [{ what: `${shown.title} · ${shown.subject.path}`, from: old?.verdict ?? null, to: now?.verdict ?? null }]
+        : [];
+    })
+    .sort((a, b) => rank(a) - rank(b));
 }
 
 const KEY = Symbol('site');

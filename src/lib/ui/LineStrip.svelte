@@ -37,7 +37,7 @@
         : `${fixed(e.smallest.margin, 1)} % left`;
 </script>
 
-<nav aria-label="The line from module to grid" class="no-print overflow-x-auto">
+<nav aria-label="The line from module to grid" class="no-print relative overflow-x-auto">
   <ol class="flex min-w-max items-stretch">
     {#each line as e, i (e.element)}
       <li class="flex items-stretch">

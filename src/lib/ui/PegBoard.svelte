@@ -110,7 +110,9 @@
   <p aria-live="assertive" class="sr-only">{said}</p>
   {#if picked}
     {@const s = design.strings.find((c) => c.id === picked)}
-    <p class="no-print sticky top-0 z-10 mb-2 border-l-4 border-primary-600 bg-primary-50 px-3 py-1">
+    <p
+      class="no-print fixed bottom-3 left-1/2 z-20 w-max max-w-[95vw] -translate-x-1/2 border-2 border-ink bg-primary-50 px-4 py-2 shadow-lg"
+    >
       In hand: <b>{s && nameOf(s)}</b>. Choose an input.
       <button type="button" class="ml-3 underline" onclick={() => hang(null)}>Hang on none</button>
       <button type="button" class="ml-3 underline" onclick={() => (picked = null)}>Put back</button>

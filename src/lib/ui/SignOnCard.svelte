@@ -5,7 +5,7 @@
 
   let open = $state(false);
   onMount(() => {
-    loadSignOn();
+    if (!signOn.by) loadSignOn();
     open = !signOn.by;
   });
   const BOX = 'mt-0.5 block w-full border border-rule bg-white px-2 py-1.5 text-ink';

@@ -49,6 +49,8 @@
       validators: adapter,
       validationMethod: 'onsubmit',
       resetForm: false,
+      invalidateAll: false,
+      warnings: { duplicateId: false },
       clearOnSubmit: 'none',
       async onUpdate({ form: posted }) {
         if (!posted.valid) return;

@@ -12,7 +12,11 @@
 
   let { data, children } = $props();
   const site = provideSite(untrack(() => new SiteState(data.stored)));
-  $effect(() => site.take(data.stored));
+  // Only a fresh load from the server counts here, not the coming and going of our own changes.
+  $effect(() => {
+    const { stored } = data;
+    untrack(() => site.take(stored));
+  });
 
   const STAGES = [
     ['survey', 'Survey'],
@@ -92,7 +96,11 @@
 <Trouble problem={releaseProblem} ondismiss={() => (releaseProblem = null)} />
 
 <LineStrip line={site.assessment.line} siteId={site.siteId} {here} />
-<nav bind:this={stages} aria-label="Stages" class="no-print mt-2 mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink">
+<nav
+  bind:this={stages}
+  aria-label="Stages"
+  class="no-print relative mt-2 mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink"
+>
   {#each STAGES as [path, name] (path)}
     <a
       href="/sites/{site.siteId}/{path}"

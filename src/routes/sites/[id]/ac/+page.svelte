@@ -150,7 +150,7 @@
             schema={runForm}
             value={result.run}
             groups={GROUPS}
-            prefix="run"
+            prefix="run-{result.inverter.id}"
             label="Save the run"
             choices={{ arrangement: names(arrangementsFor(result.run.method)) }}
             save={(value) =>

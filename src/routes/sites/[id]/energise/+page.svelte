@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import { STEP_READING, dischargeWaitS } from '$core/proving/energise';
   import { energiseProgress } from '$core/proving/energiseProgress';
   import type { GateView } from '$core/proving/gates/machine';
@@ -24,13 +24,15 @@
   const site = useSite();
   const sender = new RecordSender(site.siteId);
   const design = $derived(data.current?.design);
-  let unitId = $state('');
+  /** Opens at the first unit that is not on grid yet, and stays where the crew is when it comes on. */
+  const firstWaiting = () => {
+    const units = data.current?.design.inverters ?? [];
+    const running = new Set(data.gates.filter((g) => g.id === 'I-ONGRID' && g.state === 'passed').map((g) => g.object));
+    return (units.find((i) => !running.has(i.id)) ?? units[0])?.id ?? '';
+  };
+  let unitId = $state(untrack(firstWaiting));
   let chosen = $state('');
-  const unit = $derived(
-    design?.inverters.find((i) => i.id === unitId) ??
-      design?.inverters.find((i) => data.gates.some((g) => g.key === `I-ONGRID@${i.id}` && g.state !== 'passed')) ??
-      design?.inverters[0],
-  );
+  const unit = $derived(design?.inverters.find((i) => i.id === unitId) ?? design?.inverters[0]);
   const type = $derived(design?.equipment.inverters.find((t) => t.id === unit?.typeId));
   const views = $derived(
     new Map(
@@ -232,20 +234,6 @@
               <div class="mt-2">
                 {#if current.state === 'locked'}
                   <p>Locked until the gates above it are closed.</p>
-                {:else if kind}
-                  <p class="mb-1 text-sm text-dim">{FORMS[kind].title}. {row.evidence}.</p>
-                  {#key `${current.key}${data.records.length}`}
-                    <EditForm
-                      schema={RECORD_VALUES[kind]}
-                      value={{ ...FORMS[kind].blank }}
-                      groups={[{ title: '', paths: Object.keys(FORMS[kind].blank) }]}
-                      prefix="measure"
-                      label="Record and sign"
-                      save={measure}
-                    />
-                  {/key}
-                {:else if current.id === 'I-ONGRID'}
-                  <p>Closes by the order beside: power above 1 % of rating for five minutes.</p>
                 {:else if isClosed(current.state)}
                   <p>Closed. If the part was opened again, say so: every proof that rests on it goes stale.</p>
                   <button
@@ -254,6 +242,20 @@
                     disabled={sender.busy}
                     onclick={() => gate('reopened', 'opened again', null)}>It was opened again</button
                   >
+                {:else if kind}
+                  <p class="mb-1 text-sm text-dim">{FORMS[kind].title}. {row.evidence}.</p>
+                  {#key `${current.key}${data.records.length}`}
+                    <EditForm
+                      schema={RECORD_VALUES[kind]}
+                      value={{ ...FORMS[kind].blank }}
+                      groups={[{ title: '', paths: Object.keys(FORMS[kind].blank) }]}
+                      prefix="measure-{current.id}"
+                      label="Record and sign"
+                      save={measure}
+                    />
+                  {/key}
+                {:else if current.id === 'I-ONGRID'}
+                  <p>Closes by the order beside: power above 1 % of rating for five minutes.</p>
                 {:else}
                   {#key current.key}<GateTick gate={row} busy={sender.busy} onrecord={gate} onwaive={waive} />{/key}
                 {/if}

@@ -170,10 +170,10 @@
             </p>
           {/if}
           <div class="mt-3">
-            {#key string.id}
+            {#key `${string.id}|${entries.length}`}
               <EditForm
                 schema={RECORD_VALUES['string-test']}
-                prefix="test"
+                prefix="test-{string.id}-{entries.length}"
                 label={correcting ? 'Record the correction' : 'Record the reading'}
                 value={{
                   voltageV: null,
@@ -209,10 +209,10 @@
               Unit unplugged, arresters out, everyone off the array. The test puts up to 1500 V on it; wait for the
               tester to discharge.
             </p>
-            {#key string.id}
+            {#key `${string.id}|${entries.length}`}
               <EditForm
                 schema={RECORD_VALUES.insulation}
-                prefix="insulation"
+                prefix="insulation-{string.id}-{entries.length}"
                 label="Record the insulation"
                 value={{ testV: null, megohm: null, seconds: 60 }}
                 groups={[{ title: '', paths: ['testV', 'megohm', 'seconds'] }]}
