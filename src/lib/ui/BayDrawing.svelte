@@ -1,8 +1,9 @@
 <script lang="ts">
   import type { RunResult } from '$core/ac/run';
+  import type { Check } from '$core/kernel/check';
   import { fixed } from '$core/kernel/quantity';
 
-  let { result }: { result: RunResult } = $props();
+  let { result, gap }: { result: RunResult; gap: Check | null } = $props();
 
   /** Colours only where a conductor is meant: IEC 60445. */
   const PHASES = [
@@ -71,6 +72,15 @@
             stroke={c.colour}
             stroke-width="4.5"
           />
+          {#if c.name === 'PE'}
+            <path
+              d="M{x(i)} {44 + palm * 0.95}C{x(i)} {GLAND_Y - 14},{widthMm / 2} {GLAND_Y - 24},{widthMm / 2} {GLAND_Y}"
+              fill="none"
+              stroke="#e8c62c"
+              stroke-width="4.5"
+              stroke-dasharray="5 5"
+            />
+          {/if}
         {/if}
         <circle
           cx={x(i)}
@@ -92,9 +102,11 @@
           {@const y = 26}
           <path
             d="M{x(1) + palm / 2} {y}H{x(2) - palm / 2}"
-            stroke={spacing - palm < 10 ? 'var(--color-stop)' : 'var(--color-ink)'}
+            stroke={gap?.verdict === 'holds' ? 'var(--color-ink)' : 'var(--color-stop)'}
           />
-          <text x={(x(1) + x(2)) / 2} y={y - 7} text-anchor="middle">gap {fixed(spacing - palm, 1)} mm</text>
+          {#if gap?.value != null}
+            <text x={(x(1) + x(2)) / 2} y={y - 18} text-anchor="middle">gap {fixed(gap.value, 1)} mm</text>
+          {/if}
           <text x={x(0)} y={22 + palm * 0.95 - 2} text-anchor="middle">{palm}</text>
         {/if}
       </g>

@@ -18,6 +18,10 @@
   );
   const rows = $derived(withKeys(only ? sorted.filter((c) => c.verdict === only) : sorted));
 
+  /** Far from the limit the digits say nothing: an insulation reading may lie a hundred times above. */
+  const marginWords = (c: Check) =>
+    c.margin === null ? c.verdict : c.margin > 999 ? '> 999 %' : `${fixed(c.margin, 1)} %`;
+
   /** A key that stays with a check while others come and go; readings may repeat a check on one part. */
   function withKeys(list: readonly Check[]) {
     const seen = new Map<string, number>();
@@ -62,7 +66,7 @@
                 <span class="block truncate text-sm text-dim">{c.subject.path}</span>
               </span>
               <span class="text-right">
-                <span class="num block">{c.margin === null ? c.verdict : `${fixed(c.margin, 1)} %`}</span>
+                <span class="num block">{marginWords(c)}</span>
                 {#if c.value !== null}<span class="num block text-dim">{formatQuantity(c.value, c.unit)}</span>{/if}
               </span>
             </summary>

@@ -145,11 +145,11 @@
   <table class="grid-table">
     <thead
       ><tr
-        ><th scope="col">Module</th><th scope="col">P_max</th><th scope="col">U_oc</th><th scope="col">I_sc</th><th
-          scope="col">U_mp</th
-        ><th scope="col">I_mp</th><th scope="col">β(U_oc)</th><th scope="col">System</th><th scope="col">Sheet</th><th
-          scope="col"
-        ></th></tr
+        ><th scope="col">Module</th><th scope="col">P<sub>max</sub></th><th scope="col">U<sub>oc</sub></th><th
+          scope="col">I<sub>sc</sub></th
+        ><th scope="col">U_mp</th><th scope="col">I<sub>mp</sub></th><th scope="col">U<sub>oc</sub> a kelvin</th><th
+          scope="col">System</th
+        ><th scope="col">Sheet</th><th scope="col"></th></tr
       ></thead
     >
     <tbody>

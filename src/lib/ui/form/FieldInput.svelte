@@ -43,7 +43,6 @@
       {id}
       name={field.path}
       size="sm"
-      class="py-1.5"
       {items}
       placeholder={field.nullable ? '' : 'choose'}
       value={chosen}

@@ -99,11 +99,11 @@
         <table class="grid-table">
           <thead
             ><tr
-              ><th scope="col">Run</th><th scope="col">I_b</th><th scope="col">Breaker</th><th scope="col">Cable</th><th
-                scope="col">Length</th
-              ><th scope="col">I_z</th><th scope="col">Rise</th><th scope="col">PE</th><th scope="col">Lug</th><th
-                scope="col">Torque</th
-              ><th scope="col">Verdict</th></tr
+              ><th scope="col">Run</th><th scope="col">I<sub>b</sub></th><th scope="col">Breaker</th><th scope="col"
+                >Cable</th
+              ><th scope="col">Length</th><th scope="col">I<sub>z</sub></th><th scope="col">Rise</th><th scope="col"
+                >PE</th
+              ><th scope="col">Lug</th><th scope="col">Torque</th><th scope="col">Verdict</th></tr
             ></thead
           >
           <tbody>
@@ -163,7 +163,7 @@
       </section>
       <section class="sheet p-3" aria-labelledby="bay">
         <h2 id="bay">AC bay of {result.inverter.tag}</h2>
-        <BayDrawing {result} />
+        <BayDrawing {result} gap={own.find((c) => c.id === 'ac.palm-gap') ?? null} />
         <ul class="mt-2 list-disc pl-5 text-sm">
           <li>
             PE first, then the neutral and the phases back to front. Heat-shrink goes on the cable <b>before</b> the lug.

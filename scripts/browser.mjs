@@ -1,0 +1,13 @@
+/** Debian's Chromium, headless and quiet: how browser tests and pictures start it. */
+export const CHROMIUM = {
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};

@@ -1,0 +1,54 @@
+// ./yard pictures: the screenshots of the README, from the demo company on a database of its own.
+import { chromium } from '@playwright/test';
+import { mkdirSync } from 'node:fs';
+import { CHROMIUM } from './browser.mjs';
+import { ensureBuilt } from './build.mjs';
+import { freePort } from './cluster.mjs';
+import { startServer } from './server.mjs';
+import { testCluster } from './testDatabase.mjs';
+
+const DEMO_SITE = '/sites/01969a00-1000-7000-8000-000000000001';
+const WIDE = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+/** Name of the picture, path, size of the window, and what to do before the picture is taken. */
+const VIEWS = [
+  ['yard', '/', WIDE],
+  ['survey', `${DEMO_SITE}/survey`, WIDE],
+  ['strings', `${DEMO_SITE}/strings`, WIDE],
+  ['peg-board', `${DEMO_SITE}/strings`, WIDE, (page) => toTop(page.getByRole('heading', { name: 'Peg board' }))],
+  ['ac', `${DEMO_SITE}/ac`, WIDE],
+  ['bay', `${DEMO_SITE}/ac`, WIDE, (page) => toTop(page.getByRole('heading', { name: /^AC bay of/ }))],
+  ['links', `${DEMO_SITE}/links`, WIDE],
+  ['energise', `${DEMO_SITE}/energise`, WIDE],
+  ['log-phone', `${DEMO_SITE}/log`, PHONE],
+  ['handover', `${DEMO_SITE}/handover`, WIDE],
+  ['shelf', '/shelf', WIDE],
+];
+
+const toTop = (locator) => locator.first().evaluate((e) => e.scrollIntoView({ block: 'start' }));
+
+const only = process.argv.slice(2);
+ensureBuilt();
+mkdirSync('docs/screenshots', { recursive: true });
+const pg = await testCluster();
+const port = await freePort();
+const server = await startServer({ url: pg.url('yard_test'), port });
+const browser = await chromium.launch(CHROMIUM);
+try {
+  for (const [name, path, viewport, before] of VIEWS) {
+    if (only.length && !only.includes(name)) continue;
+    const page = await browser.newPage({ viewport });
+    await page.goto(`http://127.0.0.1:${port}${path}`);
+    await page.waitForLoadState('networkidle');
+    await before?.(page);
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+    await page.close();
+    console.log(`docs/screenshots/${name}.png`);
+  }
+} finally {
+  await browser.close();
+  server.kill('SIGKILL');
+  pg.remove();
+}
+process.exit(0);
