@@ -1,0 +1,154 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { ModuleType } from '../../equipment/moduleType';
+import { M575 } from '../../testing/examples';
+import { currentAt, maximumPower, moduleModel, openVoltageV, parametersAt, residualA, voltageAt } from './diode';
+import type { LitString } from './tracker';
+import { evenString, mismatch, stringCurrentA, stringVoltageV, trackerMaximum } from './tracker';
+
+export const M430: ModuleType = {
+  ...M575,
+  id: 'm430',
+  name: 'M430',
+  pmaxW: 430,
+  uocV: 38.72,
+  iscA: 13.94,
+  umpV: 32.2,
+  impA: 13.36,
+  alphaIscPerK: 0.00045,
+  betaUocPerK: -0.0026,
+  gammaPmaxPerK: -0.003,
+  nmotC: 44,
+  cellsInSeries: 54,
+  bifaciality: 0,
+};
+const model = moduleModel(M575)!;
+const model430 = moduleModel(M430)!;
+const close = (x: number, want: number, relative: number) =>
+  expect(Math.abs(x / want - 1), `${x} against ${want}`).toBeLessThan(relative);
+
+describe('five parameters from a data sheet (De Soto 2006)', () => {
+  it('are 1.80597 V, 14.2229 A, 5.41291e-12 A, 0.233901 Ω, 258.422 Ω for the 575 W module', () => {
+    close(model.reference.aV, 1.80597, 1e-5);
+    close(model.reference.lightA, 14.2229, 1e-5);
+    close(model.reference.saturationA, 5.41291e-12, 1e-4);
+    close(model.reference.seriesOhm, 0.233901, 1e-5);
+    close(model.reference.shuntOhm, 258.422, 1e-4);
+    close(model.idealityFactor, 0.976272, 1e-5);
+    expect(model.fallback).toBe(false);
+  });
+  it('fall back on a chosen shunt for the 430 W module, whose β fits no curve', () => {
+    expect(model430.fallback).toBe(true);
+    close(model430.reference.aV, 1.26595, 1e-5);
+    close(model430.reference.lightA, 13.94093, 1e-6);
+    close(model430.reference.saturationA, 7.25506e-13, 1e-4);
+    close(model430.reference.seriesOhm, 0.184928, 1e-5);
+    close(model430.reference.shuntOhm, 2777.62, 1e-5);
+    close(model430.betaPerK, -0.0021276, 1e-3);
+  });
+  it.each([M575, M430])('reproduce the sheet of $name to 1e-6', (m) => {
+    const p = parametersAt(moduleModel(m)!, 1000, 25);
+    const top = maximumPower(p);
+    close(currentAt(p, 0), m.iscA, 1e-6);
+    close(openVoltageV(p), m.uocV, 1e-6);
+    close(top.voltageV, m.umpV, 1e-6);
+    close(top.currentA, m.impA, 1e-6);
+  });
+  it('do not exist for a sheet that describes no curve', () => {
+    expect(moduleModel({ ...M575, umpV: 51, impA: 14.2 })).toBeNull();
+  });
+  it.each([
+    [1000, 25, 575.232, 42.8, 13.44, 51.62, 14.21],
+    [1000, 65, 504.9402, 37.33429, 13.52484, 46.39732, 14.47123],
+    [800, 45, 434.53097, 40.219019, 10.804117, 48.589181, 11.474566],
+    [200, 25, 114.09355, 42.320462, 2.695943, 48.714847, 2.844057],
+  ])('at %d W/m² and %d °C give %d W at %d V, %d A; %d V open, %d A shorted', (g, c, w, v, a, open, short) => {
+    const p = parametersAt(model, g, c);
+    const top = maximumPower(p);
+    close(top.powerW, w, 1e-6);
+    close(top.voltageV, v, 1e-6);
+    close(top.currentA, a, 1e-6);
+    close(openVoltageV(p), open, 1e-6);
+    close(currentAt(p, 0), short, 1e-6);
+  });
+  it.each([
+    [1000, 25, 47.5, 9.271151],
+    [1000, 65, 40, 11.875351],
+    [800, 45, 47.5, 2.554005],
+    [200, 25, 42.5, 2.683943],
+    [200, 25, 20, 2.828581],
+  ])('at %d W/m² and %d °C carry at %d V %d A', (g, c, v, a) => close(currentAt(parametersAt(model, g, c), v), a, 1e-6));
+
+  it('solve the equation to 1e-9 A everywhere, and both ways agree to 1e-7 A', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 1400, noNaN: true }),
+        fc.double({ min: -20, max: 90, noNaN: true }),
+        fc.double({ min: 0, max: 1.05, noNaN: true }),
+        fc.constantFrom(model, model430),
+        (g, c, share, m) => {
+          const p = parametersAt(m, g, c);
+          const v = share * openVoltageV(p);
+          const i = currentAt(p, v);
+          expect(Math.abs(residualA(p, v, i))).toBeLessThan(1e-9);
+          expect(Math.abs(residualA(p, voltageAt(p, i), i))).toBeLessThan(1e-9);
+          expect(Math.abs(currentAt(p, voltageAt(p, i)) - i)).toBeLessThan(1e-7);
+        },
+      ),
+      { numRuns: 400, seed: 7 },
+    );
+  });
+});
+
+describe('trackers (both strings inside 200 to 1000 V)', () => {
+  const window = { minV: 200, maxV: 1000 };
+  const at = (m: typeof model, modules: number, g: number, c: number) => evenString(parametersAt(m, g, c), modules, 3);
+  it.each([
+    ['east beside west', at(model, 18, 820, 48.575), at(model, 18, 430, 37.3625), 12192.97, 722.69, 12230.27, 0.30495],
+    ['18 beside 17', at(model, 18, 1000, 55), at(model, 17, 1000, 55), 18164.43, 672.66, 18295.63, 0.71707],
+    ['18 beside 15', at(model, 18, 1000, 55), at(model, 15, 1000, 55), 16283.48, 603.67, 17250.16, 5.60392],
+    ['two types', at(model, 18, 1000, 55), at(model430, 18, 1000, 55), 14896.21, 552.68, 16549.86, 9.99193],
+    ['two types, voltages matched', at(model, 16, 1000, 55), at(model430, 21, 1000, 55), 16694.32, 619.81, 16694.5, 0.00111],
+  ])('%s', (_, a, b, parallelW, voltageV, separateW, loss) => {
+    const found = mismatch([a, b], window);
+    expect(found.parallel.powerW).toBeCloseTo(parallelW, 1);
+    expect(found.parallel.voltageV).toBeCloseTo(voltageV, 1);
+    expect(found.separateW).toBeCloseTo(separateW, 1);
+    expect(found.lossPercent).toBeCloseTo(loss, 3);
+  });
+
+  it('lose a quarter when two orientations are put in series', () => {
+    const [east, west] = [parametersAt(model, 820, 48.575), parametersAt(model, 430, 37.3625)];
+    const series: LitString = [
+      { parameters: east, count: 9, bypassDiodes: 3 },
+      { parameters: west, count: 9, bypassDiodes: 3 },
+    ];
+    const point = trackerMaximum([series], window);
+    expect(point.powerW).toBeCloseTo(4563.32, 1);
+    expect(point.voltageV).toBeCloseTo(767.46, 0);
+  });
+
+  it('find the summit that shade moves, and miss it where the tracker stops at 700 V', () => {
+    const [sun, shade] = [parametersAt(model, 900, 45), parametersAt(model, 250, 45)];
+    const string: LitString = [
+      { parameters: sun, count: 15, bypassDiodes: 3, sections: 45 },
+      { parameters: shade, count: 3, bypassDiodes: 3, sections: 9 },
+    ];
+    const point = trackerMaximum([string], window);
+    expect(point.powerW).toBeCloseTo(7261.42, 1);
+    expect(point.voltageV).toBeCloseTo(597.99, 1);
+    expect(trackerMaximum([string], { minV: 700, maxV: 1000 }).powerW).toBeCloseTo(3087.58, 0);
+    expect(trackerMaximum([evenString(sun, 18, 3)], window).powerW).toBeCloseTo(8779.29, 1);
+  });
+
+  it('a string inverted by search and by formula carries the same', () => {
+    const p = parametersAt(model, 700, 40);
+    const split: LitString = [
+      { parameters: p, count: 9, bypassDiodes: 3 },
+      { parameters: p, count: 9, bypassDiodes: 3 },
+    ];
+    for (const v of [0, 300, 700, 820, 900])
+      expect(stringCurrentA(split, v)).toBeCloseTo(stringCurrentA(evenString(p, 18, 3), v), 7);
+    expect(stringVoltageV(split, 5)).toBeCloseTo(18 * voltageAt(p, 5), 9);
+  });
+});
