@@ -1,6 +1,8 @@
 const path = require('node:path');
 const below = '^src/core/(kernel|equipment|site)/';
-const disciplines = ['strings', 'ac', 'links', 'proving'];
+/** Physics and file formats below the disciplines that use them. */
+const lent = { strings: ['sun', 'weather'], proving: ['strings'], weather: ['sun'] };
+const disciplines = ['strings', 'ac', 'links', 'proving', 'sun', 'weather'];
 
 /** @type {import('dependency-cruiser').IConfiguration} */
 module.exports = {
@@ -24,7 +26,7 @@ module.exports = {
       from: { path: `^src/core/${own}/`, pathNot: '\\.test\\.ts$' },
       to: {
         path: '^src/core/',
-        pathNot: `${below}|^src/core/${own}/` + (own === 'proving' ? '|^src/core/strings/' : ''),
+        pathNot: [below, ...[own, ...(lent[own] ?? [])].map((o) => `^src/core/${o}/`)].join('|'),
       },
     })),
     {

@@ -4,7 +4,7 @@ import type { SiteDesign } from '../src/core/site/siteDesign';
 
 export { assessSite, DISCIPLINES } from '../src/core/assess';
 export { applyEdit } from '../src/core/edit';
-export { layoutStrings } from '../src/core/strings/layout';
+export { layoutStrings } from '../src/core/strings/layout/lay';
 export { verifyLayout } from '../src/core/strings/verify';
 
 /** 60 inverters with 12 trackers of 2 strings each, every input taken: 1440 strings on six planes. */

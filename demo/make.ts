@@ -18,7 +18,7 @@ import {
 } from '../src/core/site/edits';
 import type { SiteDesign } from '../src/core/site/siteDesign';
 import { emptyDesign } from '../src/core/site/siteDesign';
-import { layoutStrings } from '../src/core/strings/layout';
+import { layoutStrings } from '../src/core/strings/layout/lay';
 
 /**
  * The demo company: an invented crew, invented equipment, invented places. `./yard demo-files` writes the files beside this one.
@@ -111,6 +111,7 @@ const inverter = (id: string, name: string, over: Partial<InverterType>): Invert
   trackerShortCircuitMaxA: 44,
   shortCircuitLimitIsStc: false,
   connectorMaxA: 30,
+  connectorMaxV: 1500,
   massKg: 84,
   dischargeWaitS: 300,
   busUnitLoads: 0.125,

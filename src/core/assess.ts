@@ -3,7 +3,8 @@ import type { Check, LineElement, Verdict } from './kernel/check';
 import { LINE_ELEMENTS, byUrgency, worstOf } from './kernel/check';
 import { assessLinks } from './links/assess';
 import type { SiteDesign } from './site/siteDesign';
-import { assessStrings } from './strings/assess';
+import { assessStrings } from './strings/assess/assess';
+import { Memo } from './kernel/memo';
 
 /** One element of the line: how many checks it has, how the worst stands, and the smallest margin. */
 export interface ElementSummary {
@@ -23,9 +24,14 @@ export interface Assessment {
 /** The disciplines of the work, each with what it says of a design. A new discipline is one line here. */
 export const DISCIPLINES = { strings: assessStrings, ac: assessAc, links: assessLinks } as const;
 
-/** Every discipline's checks on one design, and how each element of the line stands. Pure: the same design, the same answer. */
-export function assessSite(design: SiteDesign): Assessment {
-  return summarise(Object.values(DISCIPLINES).flatMap((assess) => assess(design)));
+/**
+ * Every discipline's checks on one design, and how each element of the line stands. Pure: the same design, the same answer. With the
+ * memo of the run before, what did not change is not computed again.
+ */
+export function assessSite(design: SiteDesign, memo: Memo = new Memo()): Assessment {
+  const checks = Object.values(DISCIPLINES).flatMap((assess) => assess(design, memo));
+  memo.settle();
+  return summarise(checks);
 }
 
 /** Sums checks up by element of the line. An element without checks is unknown, never holding. */

@@ -30,7 +30,11 @@ import {
   siteInverterSchema,
   surveySchema,
 } from './site/siteDesign';
-import { layoutStrings } from './strings/layout';
+import { dcCableSchema, energyInputsSchema, lockSchema } from './site/dcSide';
+import type { Lock } from './site/dcSide';
+import { withFleet } from './strings/layout/fleet';
+import { layoutStrings } from './strings/layout/lay';
+import { numberStrings } from './strings/layout/place';
 
 /** Every change a person or a program can make to a design, as data: one shape for screens, server and API. */
 export const designEditSchema = z
@@ -44,6 +48,16 @@ export const designEditSchema = z
     z.object({ kind: z.literal('inverter'), inverter: siteInverterSchema }),
     z.object({ kind: z.literal('remove-inverter'), inverterId: partId }),
     z.object({ kind: z.literal('lay-out') }),
+    z.object({ kind: z.literal('strings'), strings: z.array(pvStringSchema).max(5000) }),
+    z.object({ kind: z.literal('number-strings') }),
+    z.object({ kind: z.literal('dc-cable'), dcCable: dcCableSchema }),
+    z.object({ kind: z.literal('energy'), energy: energyInputsSchema }),
+    z.object({ kind: z.literal('lock'), lock: lockSchema }),
+    z.object({ kind: z.literal('unlock'), lock: lockSchema }),
+    z.object({
+      kind: z.literal('fleet'),
+      units: z.array(z.object({ type: inverterTypeSchema, count: z.number().int().min(1).max(60) })).max(6),
+    }),
     z.object({ kind: z.literal('hang-string'), stringId: partId, place: placeSchema.nullable() }),
     z.object({ kind: z.literal('string'), string: pvStringSchema }),
     z.object({ kind: z.literal('remove-string'), stringId: partId }),
@@ -80,6 +94,26 @@ export function applyEdit(d: SiteDesign, edit: DesignEdit): SiteDesign {
       return withoutInverter(d, edit.inverterId);
     case 'lay-out':
       return laidOut(d);
+    case 'strings':
+      return withStrings(d, edit.strings);
+    case 'number-strings':
+      return withStrings(
+        d,
+        numberStrings(
+          d.strings,
+          d.inverters.map((i) => i.id),
+        ),
+      );
+    case 'dc-cable':
+      return { ...d, dcCable: edit.dcCable };
+    case 'energy':
+      return { ...d, energy: edit.energy };
+    case 'lock':
+      return { ...d, locks: [...d.locks.filter((l) => !sameLock(l, edit.lock)), edit.lock] };
+    case 'unlock':
+      return { ...d, locks: d.locks.filter((l) => !sameLock(l, edit.lock)) };
+    case 'fleet':
+      return withFleet(d, edit);
     case 'hang-string':
       return withStringAt(d, edit.stringId, edit.place);
     case 'string':
@@ -109,6 +143,13 @@ export function applyEdit(d: SiteDesign, edit: DesignEdit): SiteDesign {
     case 'number-chain':
       return withChainNumbered(d);
   }
+}
+
+/** Two locks on the same thing: the later one takes the place of the earlier. */
+function sameLock(a: Lock, b: Lock): boolean {
+  const key = (l: Lock) =>
+    [l.kind, 'stringId' in l && l.stringId, 'planeId' in l && l.planeId, 'inverterId' in l && l.inverterId].join('|');
+  return key(a) === key(b);
 }
 
 function laidOut(d: SiteDesign): SiteDesign {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { atOrAbove } from '../kernel/tables';
+import { atOrAbove } from '../kernel/publishedTable';
 import { SURVEY, T100, plane, runOf, siteOf } from '../testing/examples';
 import { withRun } from '../site/edits';
 import { blankRun } from '../site/edits';
@@ -13,7 +13,7 @@ import { AMBIENT_IN_AIR, AMBIENT_IN_GROUND } from './tables/ambient';
 import { PVC_CU_IN_AIR, XLPE_AL_IN_AIR, XLPE_CU_IN_AIR, XLPE_CU_IN_WALL_OR_GROUND } from './tables/ampacity';
 import { ADIABATIC_K } from './tables/adiabatic';
 import { CABLE_DIAMETER } from './tables/cableDiameter';
-import { GROUPING_IN_AIR } from './tables/grouping';
+import { GROUPING_IN_AIR } from '../kernel/tables/grouping';
 import { LUGS_COPPER } from './tables/lugsCopper';
 import { RESISTANCE_20C } from './tables/resistance';
 import { lugFor, sealAdvice, settingWindowNm, cableDiameter } from './termination';

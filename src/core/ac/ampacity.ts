@@ -1,6 +1,6 @@
 import type { Metal } from '../kernel/conductor';
 import { fixed } from '../kernel/quantity';
-import { atOrAbove, atOrAboveHeld, exactly, keysOf } from '../kernel/tables';
+import { atOrAbove, atOrAboveHeld, exactly, keysOf } from '../kernel/publishedTable';
 import { ARRANGEMENTS_IN_AIR, SPACINGS_IN_GROUND } from '../site/siteDesign';
 import type { AcRun } from '../site/siteDesign';
 import { AMBIENT_IN_AIR, AMBIENT_IN_GROUND } from './tables/ambient';
@@ -19,7 +19,7 @@ import {
   GROUPING_IN_AIR,
   GROUPING_MULTICORE_IN_DUCTS,
   GROUPING_SINGLES_IN_DUCTS,
-} from './tables/grouping';
+} from '../kernel/tables/grouping';
 import { SOIL } from './tables/soil';
 
 export type AmpacityInputs = Pick<

@@ -11,6 +11,7 @@ import {
   unknown,
   withVerdict,
 } from '../kernel/check';
+import { Memo } from '../kernel/memo';
 import { fixed } from '../kernel/quantity';
 import type { SiteDesign, Survey } from '../site/siteDesign';
 import { gridCodeOf } from '../site/gridCodes';
@@ -27,10 +28,12 @@ const A = (x: number) => `${fixed(x, 1)} A`;
 type Ask = (id: string, element: LineElement, title: string, unit: string, basis: Question['basis']) => Question;
 
 /** Every check of AC runs, lugs, board and grid. */
-export function assessAc(design: SiteDesign): Check[] {
-  const results = calculateRuns(design);
+export function assessAc(design: SiteDesign, memo: Memo = new Memo()): Check[] {
+  const results = calculateRuns(design, memo);
   return [
-    ...results.flatMap((r) => assessRun(r, design.survey)),
+    ...results.flatMap((r) =>
+      memo.keep(`run-checks/${r.inverter.id}`, [r, design.survey], () => assessRun(r, design.survey)),
+    ),
     ...assessBoard(design, results),
     ...assessGrid(design, results),
   ];

@@ -1,7 +1,7 @@
 import type { Metal } from '../kernel/conductor';
 import { resistanceAt } from '../kernel/conductor';
 import { requireWithin } from '../kernel/require';
-import { exactly } from '../kernel/tables';
+import { exactly } from '../kernel/publishedTable';
 import { RESISTANCE_20C } from './tables/resistance';
 
 /** Reactance of a cable, Ω/m, one figure for all sections (common practice). */

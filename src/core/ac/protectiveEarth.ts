@@ -1,6 +1,6 @@
 import type { Metal } from '../kernel/conductor';
 import { ADIABATIC_K } from './tables/adiabatic';
-import { keysOf } from '../kernel/tables';
+import { keysOf } from '../kernel/publishedTable';
 import { RESISTANCE_20C } from './tables/resistance';
 
 type Insulation = keyof (typeof ADIABATIC_K)['core'];

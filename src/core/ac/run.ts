@@ -1,4 +1,5 @@
 import type { InverterType } from '../equipment/inverterType';
+import { Memo } from '../kernel/memo';
 import type { AcRun, SiteDesign, SiteInverter, Survey } from '../site/siteDesign';
 import type { AmpacityAnswer } from './ampacity';
 import { ampacity, sectionsFor } from './ampacity';
@@ -86,13 +87,15 @@ export function calculateRun(run: AcRun, inverter: SiteInverter, type: InverterT
 }
 
 /** Every run of the site worked through, in the order of the inverters. */
-export function calculateRuns(design: SiteDesign): RunResult[] {
+export function calculateRuns(design: SiteDesign, memo: Memo = new Memo()): RunResult[] {
   const types = new Map(design.equipment.inverters.map((t) => [t.id, t]));
   const runs = new Map(design.runs.map((r) => [r.inverterId, r]));
   return design.inverters.flatMap((inverter) => {
     const type = types.get(inverter.typeId);
     const run = runs.get(inverter.id);
-    return type && run ? [calculateRun(run, inverter, type, design.survey)] : [];
+    if (!type || !run) return [];
+    const on = [run, inverter, type, design.survey];
+    return [memo.keep(`run/${inverter.id}`, on, () => calculateRun(run, inverter, type, design.survey))];
   });
 }
 

@@ -1,6 +1,6 @@
 import type { AcBay } from '../equipment/inverterType';
 import type { Metal } from '../kernel/conductor';
-import { exactly } from '../kernel/tables';
+import { exactly } from '../kernel/publishedTable';
 import type { AcRun } from '../site/siteDesign';
 import { CABLE_DIAMETER } from './tables/cableDiameter';
 import { LUGS_ALUMINIUM } from './tables/lugsAluminium';

@@ -46,6 +46,7 @@ export const inverterSheetSchema = z.object({
     .boolean()
     .meta({ description: 'The maker states that the short-circuit limit is for standard test conditions' }),
   connectorMaxA: quantity(10, 100, 'A', 'Rating of one DC connector').nullable(),
+  connectorMaxV: quantity(200, 2000, 'V', 'Voltage rating of connectors and combiners').nullable().default(null),
   massKg: quantity(5, 400, 'kg', 'Mass').nullable(),
   dischargeWaitS: quantity(60, 3600, 's', 'Waiting time printed on the label').nullable(),
   busUnitLoads: quantity(0.03125, 4, 'unit loads', 'RS-485 unit loads').nullable(),

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { GRID_CODES, gridCodeOf } from '../site/gridCodes';
 import { M575, plane, siteOf } from '../testing/examples';
-import { layoutStrings } from '../strings/layout';
+import { layoutStrings } from '../strings/layout/lay';
 import { withStrings } from '../site/edits';
 import { judgeAcWindow, judgeUnbalance, lineWindow, unbalancePercent } from './acVoltages';
 import { USUAL_ORDER, dischargeWaitS, leastWaitS, reconnection, stepTrouble } from './energise';

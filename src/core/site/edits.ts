@@ -31,11 +31,23 @@ export function withPlane(d: SiteDesign, plane: Plane): SiteDesign {
 
 /** Takes a plane away, and the strings drawn on it. */
 export function withoutPlane(d: SiteDesign, planeId: string): SiteDesign {
-  return {
+  return withoutLooseLocks({
     ...d,
     planes: d.planes.filter((p) => p.id !== planeId),
     strings: d.strings.filter((s) => s.planeId !== planeId),
-  };
+  });
+}
+
+/** Locks whose string, plane or inverter is still there. */
+function withoutLooseLocks(d: SiteDesign): SiteDesign {
+  const has = (items: readonly { id: string }[], id: string) => items.some((i) => i.id === id);
+  const locks = d.locks.filter(
+    (l) =>
+      (!('stringId' in l) || has(d.strings, l.stringId)) &&
+      (!('planeId' in l) || has(d.planes, l.planeId)) &&
+      (!('inverterId' in l) || has(d.inverters, l.inverterId)),
+  );
+  return locks.length === d.locks.length ? d : { ...d, locks };
 }
 
 /** A run of which nothing is known yet. Copper, XLPE and one cable are what the form shows first; nothing is judged on them alone. */
@@ -107,13 +119,13 @@ export function withInverter(d: SiteDesign, inverter: SiteInverter): SiteDesign 
 
 /** Takes an inverter away with its run and its place in the chain; its strings hang on nothing then. */
 export function withoutInverter(d: SiteDesign, inverterId: string): SiteDesign {
-  return {
+  return withoutLooseLocks({
     ...d,
     inverters: d.inverters.filter((i) => i.id !== inverterId),
     strings: d.strings.map((s) => (s.place?.inverterId === inverterId ? { ...s, place: null } : s)),
     runs: d.runs.filter((r) => r.inverterId !== inverterId),
     chain: { ...d.chain, devices: d.chain.devices.filter((c) => c.inverterId !== inverterId) },
-  };
+  });
 }
 
 /** Hangs a string on an input, or off every input. Where another string hangs, the two change places. */
@@ -133,7 +145,7 @@ export function withStringAt(d: SiteDesign, stringId: string, place: Place | nul
 
 /** All strings at once, as a layout gives them. */
 export function withStrings(d: SiteDesign, strings: readonly PvString[]): SiteDesign {
-  return { ...d, strings: [...strings] };
+  return withoutLooseLocks({ ...d, strings: [...strings] });
 }
 
 export function withRun(d: SiteDesign, run: AcRun): SiteDesign {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { assessSite } from '../assess';
-import { layoutStrings } from '../strings/layout';
+import { layoutStrings } from '../strings/layout/lay';
 import { M575, plane, runOf, siteOf } from '../testing/examples';
 import {
   withInverter,

@@ -3,6 +3,15 @@ import { inverterTypeSchema } from '../equipment/inverterType';
 import { moduleTypeSchema } from '../equipment/moduleType';
 import { MOUNTING } from '../equipment/mounting';
 import { partId, partName, quantity } from '../kernel/schema';
+import {
+  BLANK_DC_CABLE,
+  BLANK_ENERGY,
+  BUILDINGS,
+  COLD_METHODS,
+  dcCableSchema,
+  energyInputsSchema,
+  lockSchema,
+} from './dcSide';
 
 /** Version of the project file. A file with a newer version is refused whole. */
 export const DESIGN_SCHEMA = 1;
@@ -45,6 +54,14 @@ export const surveySchema = z.object({
   hottestC: quantity(0, 60, '°C', 'Hot design ambient').nullable(),
   dcLegalMaxV: quantity(60, 1500, 'V', 'Legal DC limit at this place').nullable(),
   school: z.enum(['IEC', 'NEC', 'AU/NZ']).meta({ description: 'School of rules' }),
+  building: z.enum(BUILDINGS).nullable().default(null).meta({ description: 'On a building' }),
+  coldMethod: z.enum(COLD_METHODS).default('coefficient').meta({ description: 'Cold voltage by' }),
+  engineeredDocument: z
+    .string()
+    .trim()
+    .max(120)
+    .default('')
+    .meta({ description: 'Stamped document of the engineered cold voltage' }),
   lineV: quantity(200, 1000, 'V', 'Nominal line voltage').nullable(),
   frequencyHz: z
     .union([z.literal(50), z.literal(60)])
@@ -72,6 +89,10 @@ export const planeSchema = z.object({
     .enum(Object.keys(MOUNTING) as [keyof typeof MOUNTING, ...(keyof typeof MOUNTING)[]])
     .meta({ description: 'How the modules are mounted' }),
   position: positionSchema.nullable(),
+  /** Along which home runs leave, from the position to the right; the strings of the plane start evenly along it. */
+  edgeM: quantity(0, 2000, 'm', 'Edge along which home runs leave').default(0),
+  /** Used by the engineered method alone. */
+  engineeredUocColdV: quantity(5, 300, 'V', 'Engineered cold voltage of one module').nullable().default(null),
 });
 
 export const siteInverterSchema = z.object({
@@ -88,6 +109,8 @@ export const placeSchema = z.object({
   inverterId: partId,
   tracker: z.number().int().min(1).max(24),
   input: z.number().int().min(1).max(24),
+  /** 2: the second string of a Y-branch on this input. */
+  branch: z.union([z.literal(1), z.literal(2)]).default(1),
 });
 
 export const pvStringSchema = z.object({
@@ -97,6 +120,10 @@ export const pvStringSchema = z.object({
   modules: quantity(1, 60, 'modules', 'Modules in series').int(),
   /** Null while the string hangs on no input. */
   place: placeSchema.nullable(),
+  /** Where its home run leaves the roof; null: even along the edge of the plane. */
+  start: z.object({ xM: positionSchema.shape.xM, yM: positionSchema.shape.yM }).nullable().default(null),
+  /** Measured one-way length of the home run; null: reckoned from the places. */
+  lengthM: quantity(0.1, 1000, 'm', 'Measured home run, one way').nullable().default(null),
 });
 
 export const METHODS = ['B1', 'B2', 'C', 'E', 'D1', 'D2'] as const;
@@ -187,6 +214,9 @@ export const siteDesignSchema = z
     planes: z.array(planeSchema).max(200),
     inverters: z.array(siteInverterSchema).max(200),
     strings: z.array(pvStringSchema).max(5000),
+    dcCable: dcCableSchema.default(BLANK_DC_CABLE),
+    locks: z.array(lockSchema).max(6000).default([]),
+    energy: energyInputsSchema.default(BLANK_ENERGY),
     board: boardSchema,
     runs: z.array(acRunSchema).max(200),
     chain: chainSchema,
@@ -247,7 +277,7 @@ function dangling<T>(
   });
 }
 
-export const placeKey = (p: Place) => `${p.inverterId}/${p.tracker}/${p.input}`;
+export const placeKey = (p: Place) => `${p.inverterId}/${p.tracker}/${p.input}/${p.branch}`;
 
 /** What makes a document no design at all: repeated keys, references to nothing, inputs that do not exist. */
 export function integrityFlaws(d: Omit<SiteDesign, 'schema'>): Flaw[] {
@@ -294,6 +324,23 @@ export function integrityFlaws(d: Omit<SiteDesign, 'schema'>): Flaw[] {
     ...dangling(d.strings, 'strings', 'place', (s) => s.place?.inverterId, inverterIds, 'inverter'),
     ...dangling(d.runs, 'runs', 'inverterId', (r) => r.inverterId, inverterIds, 'inverter'),
     ...dangling(d.chain.devices, 'chain.devices', 'inverterId', (c) => c.inverterId, inverterIds, 'inverter'),
+    ...dangling(
+      d.locks,
+      'locks',
+      'stringId',
+      (l) => (l.kind === 'string' ? l.stringId : null),
+      ids(d.strings),
+      'string',
+    ),
+    ...dangling(d.locks, 'locks', 'planeId', (l) => ('planeId' in l ? l.planeId : null), ids(d.planes), 'plane'),
+    ...dangling(
+      d.locks,
+      'locks',
+      'inverterId',
+      (l) => ('inverterId' in l ? l.inverterId : null),
+      inverterIds,
+      'inverter',
+    ),
     ...offPeg,
   ];
 }
@@ -312,6 +359,9 @@ export function emptyDesign(name: string): SiteDesign {
       hottestC: null,
       dcLegalMaxV: null,
       school: 'IEC',
+      building: null,
+      coldMethod: 'coefficient',
+      engineeredDocument: '',
       lineV: null,
       frequencyHz: null,
       service: null,
@@ -327,6 +377,9 @@ export function emptyDesign(name: string): SiteDesign {
     planes: [],
     inverters: [],
     strings: [],
+    dcCable: BLANK_DC_CABLE,
+    locks: [],
+    energy: BLANK_ENERGY,
     board: { label: 'Site board', position: null, busbarA: null, mainBreakerA: null, mainAmbientC: null },
     runs: [],
     chain: { bitRate: null, devices: [] },

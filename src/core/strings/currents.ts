@@ -16,14 +16,21 @@ export interface TrackerCurrents {
   readonly inputA: number;
   /** What the others push back into a string that is shorted, A. */
   readonly reverseA: number;
-  /** Strings in parallel that the tracker and unfused modules bear. */
-  readonly maxStrings: number;
+  /** Strings in parallel that the tracker's short-circuit limit bears. */
+  readonly maxByTracker: number;
+  /** Strings in parallel that unfused modules bear. */
+  readonly maxUnfused: number;
+}
+
+/** Gain of the rear side on currents, by mounting. */
+export function rearGainOf(module: ModuleType, mounting: Mounting): number {
+  return rearGain(module, MOUNTING[mounting].rearRatio);
 }
 
 /**
  * Currents of a tracker with `strings` equal strings in parallel, A.
  *   I_sc = k·g_b·I_sc·N_p · I_mp = g_b·I_mp·N_p · input k'·g_b·I_sc, k' = max(k, 1.25) · I_rev = (N_p − 1)·k'·g_b·I_sc
- *   N_p,max = min(⌊I_sc,max/(k·g_b·I_sc)⌋, 1 + ⌊I_fuse/(k'·g_b·I_sc)⌋), without string fuses
+ *   N_p by tracker ⌊I_sc,max/(k·g_b·I_sc)⌋ · N_p unfused 1 + ⌊I_fuse/(k'·g_b·I_sc)⌋
  * Source: IEC 62548-1; NFPA 70 690.8, 690.9(A) (recalled). Connectors and fuses keep 1.25 whatever the maker's limit is quoted at.
  */
 export function trackerCurrents(
@@ -34,7 +41,7 @@ export function trackerCurrents(
 ): TrackerCurrents {
   const k = inverter.shortCircuitLimitIsStc ? 1 : IRRADIANCE_FACTOR;
   const kStrict = Math.max(k, IRRADIANCE_FACTOR);
-  const gain = rearGain(module, MOUNTING[mounting].rearRatio);
+  const gain = rearGainOf(module, mounting);
   const oneA = gain * module.iscA;
   return {
     trackerFactor: k,
@@ -43,9 +50,7 @@ export function trackerCurrents(
     operatingA: gain * module.impA * strings,
     inputA: kStrict * oneA,
     reverseA: (strings - 1) * kStrict * oneA,
-    maxStrings: Math.min(
-      Math.floor(inverter.trackerShortCircuitMaxA / (k * oneA) + 1e-9),
-      1 + Math.floor(module.fuseMaxA / (kStrict * oneA) + 1e-9),
-    ),
+    maxByTracker: Math.floor(inverter.trackerShortCircuitMaxA / (k * oneA) + 1e-9),
+    maxUnfused: 1 + Math.floor(module.fuseMaxA / (kStrict * oneA) + 1e-9),
   };
 }

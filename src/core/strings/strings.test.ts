@@ -3,16 +3,26 @@ import { describe, expect, it } from 'vitest';
 import { sheetFindings } from '../equipment/moduleType';
 import { M575, SURVEY, T100, plane, siteOf } from '../testing/examples';
 import { withStringAt, withStrings } from '../site/edits';
-import { assessStrings } from './assess';
+import { assessStrings } from './assess/assess';
 import { trackerCurrents } from './currents';
-import { cutPlane, layoutStrings } from './layout';
+import { cutPlane } from './layout/cut';
+import { layoutStrings } from './layout/lay';
 import { maximumPowerV, openCircuitInLightV, openCircuitV } from './moduleAt';
 import { cellTemperatureC, hotCellC } from './temperature';
 import { verifyLayout } from './verify';
+import type { WindowInputs } from './window';
 import { coldReserveK, stringWindow } from './window';
 
-const window = (over: Partial<Parameters<typeof stringWindow>[0]> = {}) =>
+const IEC_COEFFICIENT = {
+  school: 'IEC',
+  building: null,
+  coldMethod: 'coefficient',
+  engineered: { uocColdV: null, document: '' },
+} as const;
+
+const window = (over: Partial<WindowInputs> = {}) =>
   stringWindow({
+    ...IEC_COEFFICIENT,
     module: M575,
     inverter: T100,
     mounting: 'pitched_gap',
@@ -98,7 +108,7 @@ describe('tracker currents (NFPA 70 690.8(A)(1), 690.9(A); IEC 62548-1)', () => 
     expect(c.shortCircuitA).toBeCloseTo(35.525, 6);
     expect(c.operatingA).toBeCloseTo(26.88, 6);
     expect(c.reverseA).toBeCloseTo(17.7625, 6);
-    expect(c.maxStrings).toBe(2);
+    expect([c.maxByTracker, c.maxUnfused]).toEqual([2, 2]);
   });
   it('counts the rear side: 39.3617 A with an assumed share of 0.135', () => {
     // The share 0.135 is the nameplate ratio of IEC 61215-1; scaled here from the mounting's own 0.10.

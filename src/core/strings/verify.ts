@@ -1,98 +1,337 @@
-import type { SiteDesign } from '../site/siteDesign';
-import { stringWindow } from './window';
+import type { InverterType } from '../equipment/inverterType';
+import type { ModuleType } from '../equipment/moduleType';
+import type { Lock } from '../site/dcSide';
+import type { Plane, PvString, SiteDesign, SiteInverter } from '../site/siteDesign';
+import { coldModuleV } from './coldVoltage';
+import { windowOnSite } from './window';
+
+export const PREDICATES = ['V01', 'V02', 'V03', 'V04', 'V05', 'V06', 'V07', 'V08', 'V09', 'V10', 'V11', 'V12'] as const;
 
 /** A predicate of a legal layout that does not hold, in words. */
 export interface Violation {
-  readonly predicate: 'V01' | 'V02' | 'V03' | 'V04' | 'V05' | 'V06' | 'V07' | 'V11';
+  readonly predicate: (typeof PREDICATES)[number];
   readonly text: string;
 }
 
+/** What a layout says of itself, to be held against what it is. */
+export interface StatedLayout {
+  readonly objective: Readonly<Record<string, number>>;
+  readonly bound: Readonly<Record<string, number>>;
+  readonly proof: 'optimal' | 'gap';
+  /** Modules left over, by plane; those of planes not named are none. */
+  readonly unused: Readonly<Record<string, number>>;
+}
+
+/** A string where it hangs, with everything it touches looked up. */
+interface Hung {
+  readonly s: PvString;
+  readonly plane: Plane;
+  readonly module: ModuleType;
+  readonly unit: SiteInverter;
+  readonly type: InverterType;
+  readonly place: NonNullable<PvString['place']>;
+}
+
 /**
- * Looks at a layout with fresh eyes: from the design alone, with no code of the layout method. Empty when it is legal.
- * V01 no plane uses more modules than it has · V02 length inside the window · V03 one class and one length a tracker ·
- * V04 every string on an input of its own that exists · V05 tracker and connector currents · V06 maximum DC power ·
- * V07 no string twice · V11 coldest-morning voltage recomputed from the sheet.
+ * Looks at a layout with fresh eyes: from the design alone, with no code of any layout method. Empty when it is legal.
+ * V01 modules accounted for · V02 length inside the window · V03 one class and one length a tracker · V04 every string on an input of its
+ * own that exists, a Y-branch apart · V05 tracker and connector currents · V06 maximum DC power · V07 no string twice · V08 locks kept ·
+ * V09 objective as stated · V10 best only where proved · V11 coldest-morning voltage by the sheet · V12 fuses where strings need them.
  */
-export function verifyLayout(design: SiteDesign): Violation[] {
-  const found: Violation[] = [];
-  const say = (predicate: Violation['predicate'], text: string) => found.push({ predicate, text });
-  const seen = new Set<string>();
-  const taken = new Set<string>();
-  const onTracker = new Map<string, { name: string; classes: Set<string>; amps: number; limitA: number }>();
-  const dcW = new Map<string, number>();
+export function verifyLayout(design: SiteDesign, stated?: StatedLayout): Violation[] {
+  const hung = lookUp(design);
+  return [
+    ...modulesAccountedFor(design, stated),
+    ...stringsOnce(design),
+    ...places(design, hung),
+    ...lengths(design, hung),
+    ...trackers(design, hung),
+    ...power(design, hung),
+    ...design.locks.flatMap((lock) => lockKept(design, lock, hung)),
+    ...(stated ? claims(design, hung, stated) : []),
+  ];
+}
+
+const say = (predicate: Violation['predicate'], text: string): Violation => ({ predicate, text });
+
+function lookUp(design: SiteDesign): Hung[] {
+  const planes = new Map(design.planes.map((p) => [p.id, p]));
+  const units = new Map(design.inverters.map((u) => [u.id, u]));
+  const modules = new Map(design.equipment.modules.map((m) => [m.id, m]));
+  const types = new Map(design.equipment.inverters.map((t) => [t.id, t]));
+  return design.strings.flatMap((s): Hung[] => {
+    const plane = planes.get(s.planeId);
+    const module = plane && modules.get(plane.moduleTypeId);
+    const unit = s.place ? units.get(s.place.inverterId) : undefined;
+    const type = unit && types.get(unit.typeId);
+    return s.place && plane && module && unit && type ? [{ s, plane, module, unit, type, place: s.place }] : [];
+  });
+}
+
+function modulesAccountedFor(design: SiteDesign, stated: StatedLayout | undefined): Violation[] {
   const used = new Map<string, number>();
-
-  for (const s of design.strings) {
-    if (seen.has(s.id)) say('V07', `String ${s.number} appears twice.`);
-    seen.add(s.id);
-    used.set(s.planeId, (used.get(s.planeId) ?? 0) + s.modules);
-    const plane = design.planes.find((p) => p.id === s.planeId);
-    const module = design.equipment.modules.find((m) => m.id === plane?.moduleTypeId);
-    if (!s.place || !plane || !module) continue;
-    const { inverterId, tracker, input } = s.place;
-    const unit = design.inverters.find((i) => i.id === inverterId);
-    const type = design.equipment.inverters.find((t) => t.id === unit?.typeId);
-    const at = `${unit?.tag ?? inverterId}.${tracker}.${input}`;
-    if (!unit || !type || tracker > type.trackers || input > type.inputsPerTracker || taken.has(at)) {
-      say('V04', `${at} does not exist or is used twice.`);
-      continue;
-    }
-    taken.add(at);
-
-    const { coldestC, hottestC, dcLegalMaxV } = design.survey;
-    const { window: w } = stringWindow({
-      module,
-      inverter: type,
-      mounting: plane.mounting,
-      coldestC,
-      hottestC,
-      dcLegalMaxV,
-    });
-    if (w && (s.modules < w.minModules || s.modules > w.maxModules)) {
-      say('V02', `String ${s.number} has ${s.modules} modules; ${unit.tag} takes ${w.minModules} to ${w.maxModules}.`);
-    }
-    if (coldestC !== null && dcLegalMaxV !== null) {
-      const coldV = s.modules * module.uocV * (1 + module.betaUocPerK * (coldestC - 25));
-      const limitV = Math.min(type.dcMaxV, module.systemMaxV, dcLegalMaxV);
-      if (coldV > limitV * (1 + 1e-9))
-        say('V11', `String ${s.number}: ${coldV.toFixed(1)} V on the coldest morning; limit ${limitV} V.`);
-    }
-
-    const rear = 1 + module.bifaciality * REAR_SHARE[plane.mounting];
-    const key = `${inverterId}/${tracker}`;
-    const group = onTracker.get(key) ?? {
-      name: `${unit.tag}.${tracker}`,
-      classes: new Set<string>(),
-      amps: 0,
-      limitA: type.trackerShortCircuitMaxA,
-    };
-    group.classes.add(`${module.name}, ${plane.tiltDeg}° tilt, ${plane.azimuthDeg}° azimuth, ${s.modules} modules`);
-    group.amps += (type.shortCircuitLimitIsStc ? 1 : 1.25) * rear * module.iscA;
-    onTracker.set(key, group);
-    if (type.connectorMaxA !== null && 1.25 * rear * module.iscA > type.connectorMaxA) {
-      say('V05', `${at}: ${(1.25 * rear * module.iscA).toFixed(1)} A on a ${type.connectorMaxA} A connector.`);
-    }
-    dcW.set(inverterId, (dcW.get(inverterId) ?? 0) + s.modules * module.pmaxW);
-  }
-
-  for (const group of onTracker.values()) {
-    if (group.classes.size > 1) say('V03', `${group.name} mixes ${[...group.classes].join(' and ')}.`);
-    if (group.amps > group.limitA * (1 + 1e-9))
-      say('V05', `${group.name}: ${group.amps.toFixed(1)} A on ${group.limitA} A.`);
-  }
-  for (const unit of design.inverters) {
-    const type = design.equipment.inverters.find((t) => t.id === unit.typeId);
-    const watts = dcW.get(unit.id) ?? 0;
-    if (type?.dcMaxW != null && watts > type.dcMaxW * (1 + 1e-9)) {
-      say('V06', `${unit.tag}: ${(watts / 1000).toFixed(1)} kW on ${(type.dcMaxW / 1000).toFixed(1)} kW.`);
-    }
-  }
-  for (const plane of design.planes) {
+  for (const s of design.strings) used.set(s.planeId, (used.get(s.planeId) ?? 0) + s.modules);
+  return design.planes.flatMap((plane) => {
     const strung = used.get(plane.id) ?? 0;
+    const accounted = strung + (stated?.unused[plane.id] ?? 0);
     if (strung > plane.moduleCount)
-      say('V01', `${plane.label}: ${plane.moduleCount} modules drawn, ${strung} in strings.`);
+      return say('V01', `${plane.label}: ${plane.moduleCount} modules drawn, ${strung} in strings.`);
+    return stated && accounted !== plane.moduleCount
+      ? say('V01', `${plane.label}: ${plane.moduleCount} modules drawn, ${accounted} accounted for.`)
+      : [];
+  });
+}
+
+function stringsOnce(design: SiteDesign): Violation[] {
+  const seen = new Set<string>();
+  return design.strings.flatMap((s) => {
+    if (seen.has(s.id)) return say('V07', `String ${s.number} appears twice.`);
+    seen.add(s.id);
+    return [];
+  });
+}
+
+function places(design: SiteDesign, hung: readonly Hung[]): Violation[] {
+  const byInput = new Map<string, Hung[]>();
+  const known = new Set(hung.map((h) => h.s.id));
+  const nowhere = design.strings
+    .filter((s) => s.place !== null && !known.has(s.id))
+    .map((s) => say('V04', `String ${s.number} hangs on an inverter that does not exist.`));
+  const off = hung.flatMap((h) => {
+    const at = `${h.unit.tag}.${h.place.tracker}.${h.place.input}`;
+    const exists = h.place.tracker <= h.type.trackers && h.place.input <= h.type.inputsPerTracker;
+    const group = byInput.get(at);
+    if (group) group.push(h);
+    else byInput.set(at, [h]);
+    return exists ? [] : [say('V04', `${at} does not exist.`)];
+  });
+  const twice = [...byInput].flatMap(([at, group]) => {
+    const branches = new Set(group.map((h) => h.place.branch));
+    if (branches.size < group.length) return [say('V04', `${at} is used twice.`)];
+    if (group.length === 1 && group[0]?.place.branch === 2)
+      return [say('V04', `${at} has the second branch of a Y alone.`)];
+    return new Set(group.map((h) => h.s.modules)).size > 1
+      ? [say('V03', `${at}: a Y joins strings of different length.`)]
+      : [];
+  });
+  return [...nowhere, ...off, ...twice];
+}
+
+function lengths(design: SiteDesign, hung: readonly Hung[]): Violation[] {
+  const windows = new Map<string, ReturnType<typeof windowOnSite>>();
+  const { coldestC, coldMethod, engineeredDocument, dcLegalMaxV } = design.survey;
+  return hung.flatMap(({ s, plane, module, unit, type }) => {
+    const key = `${plane.id}|${type.id}`;
+    const answer = windows.get(key) ?? windowOnSite(design, plane, module, type);
+    windows.set(key, answer);
+    const w = answer.window;
+    const found: Violation[] = [];
+    if (w && (s.modules < w.minModules || s.modules > w.maxModules))
+      found.push(
+        say(
+          'V02',
+          `String ${s.number} has ${s.modules} modules; ${unit.tag} takes ${w.minModules} to ${w.maxModules}.`,
+        ),
+      );
+    if (coldestC === null) return found;
+    const engineered = { uocColdV: plane.engineeredUocColdV, document: engineeredDocument };
+    const one = coldModuleV(module, coldestC, coldMethod, engineered).uocColdV;
+    const limitV = Math.min(
+      type.dcMaxV,
+      module.systemMaxV,
+      type.connectorMaxV ?? Infinity,
+      dcLegalMaxV ?? Infinity,
+      w?.limitV ?? Infinity,
+    );
+    if (one !== null && s.modules * one > limitV * (1 + 1e-9))
+      found.push(
+        say('V11', `String ${s.number}: ${(s.modules * one).toFixed(1)} V on the coldest morning; limit ${limitV} V.`),
+      );
+    return found;
+  });
+}
+
+function trackers(design: SiteDesign, hung: readonly Hung[]): Violation[] {
+  const groups = new Map<string, Hung[]>();
+  for (const h of hung) {
+    const key = `${h.unit.tag}.${h.place.tracker}`;
+    const group = groups.get(key);
+    if (group) group.push(h);
+    else groups.set(key, [h]);
   }
-  return found;
+  const oneA = (h: Hung) => (1 + h.module.bifaciality * REAR_SHARE[h.plane.mounting]) * h.module.iscA;
+  return [...groups].flatMap(([name, group]) => {
+    const [first] = group;
+    if (!first) return [];
+    const { type, module } = first;
+    const found: Violation[] = [];
+    const kinds = new Set(
+      group.map(
+        (h) => `${h.module.name}, ${h.plane.tiltDeg}° tilt, ${h.plane.azimuthDeg}° azimuth, ${h.s.modules} modules`,
+      ),
+    );
+    if (kinds.size > 1) found.push(say('V03', `${name} mixes ${[...kinds].join(' and ')}.`));
+    const amps = group.reduce((sum, h) => sum + (type.shortCircuitLimitIsStc ? 1 : 1.25) * oneA(h), 0);
+    if (amps > type.trackerShortCircuitMaxA * (1 + 1e-9))
+      found.push(say('V05', `${name}: ${amps.toFixed(1)} A on ${type.trackerShortCircuitMaxA} A.`));
+    for (const input of new Set(group.map((h) => h.place.input))) {
+      const inputA = group.filter((h) => h.place.input === input).reduce((sum, h) => sum + 1.25 * oneA(h), 0);
+      if (type.connectorMaxA !== null && inputA > type.connectorMaxA * (1 + 1e-9))
+        found.push(say('V05', `${name}.${input}: ${inputA.toFixed(1)} A on a ${type.connectorMaxA} A connector.`));
+    }
+    const reverseA = group.reduce((sum, h) => sum + 1.25 * oneA(h), 0) - Math.min(...group.map((h) => 1.25 * oneA(h)));
+    if (reverseA > module.fuseMaxA * (1 + 1e-9) && design.dcCable.fuseA === null)
+      found.push(
+        say(
+          'V12',
+          `${name}: ${group.length} strings need fuses (${reverseA.toFixed(1)} A back into one; module fuse ${module.fuseMaxA} A).`,
+        ),
+      );
+    return found;
+  });
+}
+
+function power(design: SiteDesign, hung: readonly Hung[]): Violation[] {
+  return design.inverters.flatMap((unit) => {
+    const own = hung.filter((h) => h.unit.id === unit.id);
+    const watts = own.reduce((sum, h) => sum + h.s.modules * h.module.pmaxW, 0);
+    const most = own[0]?.type.dcMaxW ?? null;
+    return most !== null && watts > most * (1 + 1e-9)
+      ? [say('V06', `${unit.tag}: ${(watts / 1000).toFixed(1)} kW on ${(most / 1000).toFixed(1)} kW.`)]
+      : [];
+  });
+}
+
+function lockKept(design: SiteDesign, lock: Lock, hung: readonly Hung[]): Violation[] {
+  const broken = (what: string) => [say('V08', `The lock on ${what} was not kept.`)];
+  const tag = (id: string) => design.inverters.find((u) => u.id === id)?.tag ?? id;
+  const label = (id: string) => design.planes.find((p) => p.id === id)?.label ?? id;
+  switch (lock.kind) {
+    case 'string': {
+      const s = design.strings.find((x) => x.id === lock.stringId);
+      return s?.place ? [] : broken(`string ${s?.number ?? lock.stringId}`);
+    }
+    case 'plane-length': {
+      const own = hung.filter((h) => h.plane.id === lock.planeId);
+      return own.some((h) => h.s.modules !== lock.modules)
+        ? broken(`${lock.modules} modules a string on ${label(lock.planeId)}`)
+        : [];
+    }
+    case 'plane-inverter': {
+      const allowed = new Set(
+        design.locks.flatMap((l) => (l.kind === 'plane-inverter' && l.planeId === lock.planeId ? [l.inverterId] : [])),
+      );
+      const own = hung.filter((h) => h.plane.id === lock.planeId);
+      return own.some((h) => !allowed.has(h.unit.id))
+        ? broken(`${label(lock.planeId)} to ${tag(lock.inverterId)}`)
+        : [];
+    }
+    case 'inverter-empty':
+      return hung.some((h) => h.unit.id === lock.inverterId) ? broken(`${tag(lock.inverterId)} empty`) : [];
+    case 'free-trackers': {
+      const own = hung.filter((h) => h.unit.id === lock.inverterId);
+      const type = design.equipment.inverters.find(
+        (t) => t.id === design.inverters.find((u) => u.id === lock.inverterId)?.typeId,
+      );
+      const used = new Set(own.map((h) => h.place.tracker)).size;
+      return type && type.trackers - used < lock.count
+        ? broken(`${lock.count} free trackers of ${tag(lock.inverterId)}`)
+        : [];
+    }
+    case 'no-doubling': {
+      const seen = new Set<string>();
+      const twice = hung.some((h) => {
+        const key = `${h.unit.id}/${h.place.tracker}`;
+        return seen.has(key) || !seen.add(key);
+      });
+      return twice ? broken('one string a tracker') : [];
+    }
+    case 'max-lengths':
+      return distinctLengths(hung) > lock.count ? broken(`at most ${lock.count} lengths`) : [];
+    case 'ratio': {
+      const out = dcAcRatios(design, hung).some(
+        (r) =>
+          (lock.minPercent !== null && 100 * r < lock.minPercent - 1e-6) ||
+          (lock.maxPercent !== null && 100 * r > lock.maxPercent + 1e-6),
+      );
+      return out ? broken('the DC/AC ratio') : [];
+    }
+    case 'use-all': {
+      const used = hung.reduce((sum, h) => sum + h.s.modules, 0);
+      return used < design.planes.reduce((sum, p) => sum + p.moduleCount, 0) ? broken('every module used') : [];
+    }
+  }
+}
+
+const classKey = (h: Hung) => `${h.module.id}|${h.plane.tiltDeg}|${h.plane.azimuthDeg}`;
+
+function distinctLengths(hung: readonly Hung[]): number {
+  return new Set(hung.map((h) => `${classKey(h)}|${h.s.modules}`)).size;
+}
+
+/** DC power over rated power of the units that the layout may fill. */
+function dcAcRatios(design: SiteDesign, hung: readonly Hung[]): number[] {
+  const empty = new Set(design.locks.flatMap((l) => (l.kind === 'inverter-empty' ? [l.inverterId] : [])));
+  return design.inverters
+    .filter((u) => !empty.has(u.id))
+    .flatMap((u) => {
+      const type = design.equipment.inverters.find((t) => t.id === u.typeId);
+      const watts = hung.filter((h) => h.unit.id === u.id).reduce((sum, h) => sum + h.s.modules * h.module.pmaxW, 0);
+      return type ? [watts / type.ratedW] : [];
+    });
+}
+
+function claims(design: SiteDesign, hung: readonly Hung[], stated: StatedLayout): Violation[] {
+  const ratios = dcAcRatios(design, hung);
+  const spread = ratios.length ? Math.max(...ratios) - Math.min(...ratios) : 0;
+  const byClass = new Map<string, number[]>();
+  for (const h of hung) byClass.set(classKey(h), [...(byClass.get(classKey(h)) ?? []), h.s.modules]);
+  const kept = (unit: SiteInverter) =>
+    design.locks.reduce((sum, l) => sum + (l.kind === 'free-trackers' && l.inverterId === unit.id ? l.count : 0), 0);
+  const doubled = design.inverters.reduce((sum, unit) => {
+    const type = design.equipment.inverters.find((t) => t.id === unit.typeId);
+    const strings = hung.filter((h) => h.unit.id === unit.id).length;
+    return sum + Math.max(0, strings - ((type?.trackers ?? 0) - kept(unit)));
+  }, 0);
+  const homeRunM = hung.reduce((sum, h) => {
+    const [a, b] = [h.plane.position, h.unit.position];
+    if (!a || !b) return sum;
+    const way = Math.abs(a.xM + h.plane.edgeM / 2 - b.xM) + Math.abs(a.yM - b.yM) + Math.abs(a.zM - b.zM);
+    return sum + 2 * 1.1 * way;
+  }, 0);
+  const recomputed: Readonly<Record<string, number>> = {
+    unused: design.planes.reduce((sum, p) => sum + p.moduleCount, 0) - hung.reduce((sum, h) => sum + h.s.modules, 0),
+    balanceBand: Math.max(0, Math.ceil(spread / 0.05 - 1 - 1e-9)),
+    distinctLengths: distinctLengths(hung),
+    homeRunM,
+    lengthSpread: [...byClass.values()].reduce((sum, n) => sum + Math.max(...n) - Math.min(...n), 0),
+    doubled,
+  };
+  const words: Readonly<Record<string, string>> = {
+    unused: 'number of modules left over',
+    balanceBand: 'balance band',
+    distinctLengths: 'number of lengths',
+    homeRunM: 'length of home runs',
+    lengthSpread: 'spread of lengths',
+    doubled: 'number of doubled strings',
+  };
+  const off = (a: number, b: number) => Math.abs(a - b) > 1e-6 * Math.max(1, Math.abs(b));
+  const wrong = Object.entries(recomputed)
+    .filter(
+      ([level, value]) => off(stated.objective[level] ?? Number.NaN, value) || stated.objective[level] === undefined,
+    )
+    .map(([level, value]) =>
+      say('V09', `The stated ${words[level]} is ${stated.objective[level]}; it recomputes to ${value}.`),
+    );
+  const proved = Object.keys(recomputed).every(
+    (level) => !off(stated.bound[level] ?? Number.NaN, stated.objective[level] ?? 0),
+  );
+  const beyond = Object.keys(recomputed).some(
+    (level) =>
+      (stated.bound[level] ?? 0) > (stated.objective[level] ?? 0) + 1e-6 * Math.max(1, stated.objective[level] ?? 0),
+  );
+  const claimed = (stated.proof === 'optimal' && !proved) || beyond ? [say('V10', 'Claimed best without proof.')] : [];
+  return [...wrong, ...claimed];
 }
 
 /** Share of light on the rear side by mounting, common practice; written down a second time on purpose, so that a slip in one shows. */

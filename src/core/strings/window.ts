@@ -2,6 +2,10 @@ import type { InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
 import { sheetFindings } from '../equipment/moduleType';
 import { fixed } from '../kernel/quantity';
+import type { Plane, SiteDesign, Survey } from '../site/siteDesign';
+import type { ColdMethod, EngineeredCold } from './coldVoltage';
+import { coldModuleV } from './coldVoltage';
+import { legalLimit } from './legalLimit';
 import { maximumPowerV, openCircuitV } from './moduleAt';
 import { hotCellC } from './temperature';
 import type { Mounting } from './temperature';
@@ -14,6 +18,10 @@ export interface WindowInputs {
   readonly coldestC: number | null;
   readonly hottestC: number | null;
   readonly dcLegalMaxV: number | null;
+  readonly school: Survey['school'];
+  readonly building: Survey['building'];
+  readonly coldMethod: ColdMethod;
+  readonly engineered: EngineeredCold;
 }
 
 export interface StringWindow {
@@ -30,8 +38,8 @@ export interface StringWindow {
   readonly maxModules: number;
   /** Lengths that also keep full power, inside the legal ones; null where the sheet gives no full-power range or none fits. */
   readonly preferred: { readonly min: number; readonly max: number } | null;
-  /** Codes of the handbook of this trade: SW03 no length fits, SW04 none keeps full power. */
-  readonly notes: readonly { readonly code: 'SW03' | 'SW04'; readonly text: string }[];
+  /** SW03 no length fits, SW04 none keeps full power, SW06 an engineered cold voltage is questioned. */
+  readonly notes: readonly { readonly code: 'SW03' | 'SW04' | 'SW06'; readonly text: string }[];
   readonly working: readonly string[];
 }
 
@@ -47,24 +55,36 @@ const v = (x: number) => fixed(x, 2);
  * Legal and preferred string lengths.
  *   n_max = ⌊V_lim / U_oc,cold⌋ · n_min = max(⌈V_mppt,min / U_mp,hot⌉, ⌈V_start / U_oc,hot⌉)
  *   preferred ⌈V_full,min / U_mp,hot⌉ … ⌊min(V_full,max, V_mppt,max) / U_mp,cold⌋, inside the legal ones
- * V_lim smallest of inverter, module and legal limit. Cold cell = coldest ambient at dawn; hot cell by NMOT at 1000 W/m².
- * Missing inputs, a start-up voltage the sheet does not give among them, leave no window. Source: IEC 62548-1, coefficient method.
+ * V_lim smallest of inverter, module, connector and legal limit. Cold cell = coldest ambient at dawn; hot cell by NMOT at 1000 W/m².
+ * Missing inputs, a start-up or connector voltage the sheet does not give among them, leave no window.
+ * Source: IEC 62548-1; NFPA 70 690.7 (recalled).
  */
 export function stringWindow(i: WindowInputs): WindowAnswer {
   const { module: m, inverter: t } = i;
+  const legal = legalLimit(i);
   const sheetErrors = sheetFindings(m)
     .filter((f) => f.severity === 'error')
     .map((f) => f.code);
   const missing = [
     ...(i.coldestC === null ? ['lowest design temperature'] : []),
     ...(i.hottestC === null ? ['hot design temperature'] : []),
-    ...(i.dcLegalMaxV === null ? ['legal DC limit'] : []),
+    ...(legal === null ? ['legal DC limit, or whether the array is on a building'] : []),
+    ...(t.connectorMaxV === null ? [`connector voltage of ${t.name}`] : []),
     ...(t.startV === null ? [`start-up voltage of ${t.name}`] : []),
     ...(sheetErrors.length ? [`a data sheet of ${m.name} without errors (${sheetErrors.join(', ')})`] : []),
   ];
-  if (i.coldestC === null || i.hottestC === null || i.dcLegalMaxV === null || t.startV === null || sheetErrors.length) {
+  if (
+    i.coldestC === null ||
+    i.hottestC === null ||
+    legal === null ||
+    t.connectorMaxV === null ||
+    t.startV === null ||
+    sheetErrors.length
+  ) {
     return { window: null, missing };
   }
+  const cold = coldModuleV(m, i.coldestC, i.coldMethod, i.engineered);
+  if (cold.uocColdV === null) return { window: null, missing: [cold.missing] };
   const hotC = hotCellC(i.hottestC, m.nmotC, i.mounting);
   if (!(i.coldestC < hotC))
     return { window: null, missing: ['a cold design temperature below the hot cell temperature'] };
@@ -72,10 +92,11 @@ export function stringWindow(i: WindowInputs): WindowAnswer {
   const limits = [
     { by: `${t.name} maximum input voltage`, limitV: t.dcMaxV },
     { by: `${m.name} system voltage`, limitV: m.systemMaxV },
-    { by: 'legal limit', limitV: i.dcLegalMaxV },
+    { by: `${t.name} connectors`, limitV: t.connectorMaxV },
+    legal,
   ];
   const lowest = limits.reduce((a, b) => (b.limitV < a.limitV ? b : a));
-  const uocColdV = openCircuitV(m, i.coldestC);
+  const { uocColdV } = cold;
   const uocHotV = openCircuitV(m, hotC);
   const umpHotV = maximumPowerV(m, hotC);
   const umpColdV = maximumPowerV(m, i.coldestC);
@@ -85,6 +106,7 @@ export function stringWindow(i: WindowInputs): WindowAnswer {
   const minModules = Math.max(1, byTracking, byStart);
   const preferred = preferredLengths(t, umpHotV, umpColdV, minModules, maxModules);
   const notes = [
+    ...(cold.caution ? [{ code: 'SW06' as const, text: cold.caution }] : []),
     ...(maxModules < minModules
       ? [
           {
@@ -118,7 +140,7 @@ export function stringWindow(i: WindowInputs): WindowAnswer {
       notes,
       working: [
         `V_lim = min(${limits.map((l) => `${l.limitV} V`).join(', ')}) = ${lowest.limitV} V (${lowest.by})`,
-        `U_oc,cold = ${m.uocV} V × (1 + (${m.betaUocPerK}) × (${i.coldestC} − 25)) = ${v(uocColdV)} V`,
+        cold.working,
         `n_max = ⌊${lowest.limitV} / ${v(uocColdV)}⌋ = ${maxModules}`,
         `T_cell,hot = ${fixed(hotC, 2)} °C; U_mp,hot = ${v(umpHotV)} V, U_oc,hot = ${v(uocHotV)} V, U_mp,cold = ${v(umpColdV)} V`,
         `n_min = max(⌈${t.mpptMinV} / ${v(umpHotV)}⌉, ⌈${t.startV} / ${v(uocHotV)}⌉) = max(${byTracking}, ${byStart}) = ${minModules}`,
@@ -142,4 +164,53 @@ function preferredLengths(t: InverterType, umpHotV: number, umpColdV: number, mi
 /** How many kelvin colder the coldest morning may be before n modules reach the limit: x = (V_lim/n − U_oc,cold)/|β_V|. */
 export function coldReserveK(m: ModuleType, w: StringWindow, modules: number): number {
   return (w.limitV / modules - w.uocColdV) / Math.abs(m.betaUocPerK * m.uocV);
+}
+
+/** The window of a plane's module on an inverter type, under the survey of the site. */
+export function windowOnSite(
+  design: SiteDesign,
+  plane: Plane,
+  module: ModuleType,
+  inverter: InverterType,
+): WindowAnswer {
+  const { coldestC, hottestC, dcLegalMaxV, school, building, coldMethod, engineeredDocument } = design.survey;
+  return stringWindow({
+    module,
+    inverter,
+    mounting: plane.mounting,
+    coldestC,
+    hottestC,
+    dcLegalMaxV,
+    school,
+    building,
+    coldMethod,
+    engineered: { uocColdV: plane.engineeredUocColdV, document: engineeredDocument },
+  });
+}
+
+/** One thing changed in the inputs, and the longest string that would be legal then. */
+export interface Alternative {
+  readonly change: string;
+  readonly maxModules: number | null;
+}
+
+/** What the longest legal string would be with the coldest morning 5 K off, by the other method, and under other legal limits. */
+export function alternatives(i: WindowInputs): Alternative[] {
+  const longest = (over: Partial<WindowInputs>) => stringWindow({ ...i, ...over }).window?.maxModules ?? null;
+  const off = (k: number) =>
+    i.coldestC === null
+      ? []
+      : [{ change: `${k > 0 ? '5 K warmer' : '5 K colder'}`, maxModules: longest({ coldestC: i.coldestC + k }) }];
+  const other = i.coldMethod === 'table' ? 'coefficient' : 'table';
+  return [
+    ...off(-5),
+    ...off(5),
+    { change: `by the ${other} method`, maxModules: longest({ coldMethod: other }) },
+    ...[1000, 1500]
+      .filter((limitV) => limitV !== i.dcLegalMaxV)
+      .map((limitV) => ({
+        change: `legal limit ${limitV} V`,
+        maxModules: longest({ dcLegalMaxV: limitV, building: 'not on a building', school: 'IEC' }),
+      })),
+  ];
 }

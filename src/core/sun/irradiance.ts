@@ -90,9 +90,7 @@ export function lightOnPlane(
   const cosTilt = Math.cos(plane.tiltDeg * RAD);
   const cosIncidence =
     cosZ * cosTilt +
-    Math.sin(sun.zenithDeg * RAD) *
-      Math.sin(plane.tiltDeg * RAD) *
-      Math.cos((sun.azimuthDeg - plane.azimuthDeg) * RAD);
+    Math.sin(sun.zenithDeg * RAD) * Math.sin(plane.tiltDeg * RAD) * Math.cos((sun.azimuthDeg - plane.azimuthDeg) * RAD);
   const ratio = Math.max(cosIncidence, 0) / Math.max(cosZ, COS_FLOOR);
   const anisotropy = isotropic || cosZ <= 0 ? 0 : light.beamWm2 / i0nWm2;
   const beamWm2 = cosZ > 0 ? light.beamWm2 * Math.max(cosIncidence, 0) : 0;

@@ -46,12 +46,10 @@ export function sunPosition(
   const sidereal = 280.46061837 + 360.98564736629 * daysUt - 0.00478 * Math.sin(node) * Math.cos(obliquity);
   const hour = (sidereal + longitudeDeg) * RAD - rightAscension;
   const lat = latitudeDeg * RAD;
-  const sinElevation =
-    Math.sin(lat) * Math.sin(declination) + Math.cos(lat) * Math.cos(declination) * Math.cos(hour);
+  const sinElevation = Math.sin(lat) * Math.sin(declination) + Math.cos(lat) * Math.cos(declination) * Math.cos(hour);
   const elevation = Math.asin(Math.max(-1, Math.min(1, sinElevation)));
   const azimuth =
-    180 +
-    Math.atan2(Math.sin(hour), Math.cos(hour) * Math.sin(lat) - Math.tan(declination) * Math.cos(lat)) / RAD;
+    180 + Math.atan2(Math.sin(hour), Math.cos(hour) * Math.sin(lat) - Math.tan(declination) * Math.cos(lat)) / RAD;
   return {
     zenithDeg: 90 - (elevation / RAD - (8.794 / 3600) * Math.cos(elevation)),
     azimuthDeg: ((azimuth % 360) + 360) % 360,
@@ -69,11 +67,7 @@ export function extraterrestrialWm2(day: number): number {
   const b = (2 * Math.PI * (day - 1)) / 365;
   return (
     1361 *
-    (1.00011 +
-      0.034221 * Math.cos(b) +
-      0.00128 * Math.sin(b) +
-      0.000719 * Math.cos(2 * b) +
-      0.000077 * Math.sin(2 * b))
+    (1.00011 + 0.034221 * Math.cos(b) + 0.00128 * Math.sin(b) + 0.000719 * Math.cos(2 * b) + 0.000077 * Math.sin(2 * b))
   );
 }
 

@@ -43,7 +43,8 @@ describe('position of the sun', () => {
     expect(worst).toBeLessThan(0.01);
   });
 
-  it('refuses a latitude that no place has', () => expect(() => sunPosition(0, 91, 0)).toThrow(/latitudeDeg.*-90 to 90/));
+  it('refuses a latitude that no place has', () =>
+    expect(() => sunPosition(0, 91, 0)).toThrow(/latitudeDeg.*-90 to 90/));
 });
 
 describe('light at 2025-06-21 10:30 UTC, 48° N 11° E (formulas of Spencer, Haurwitz, Erbs, Hay and Davies, recalled)', () => {

@@ -1,6 +1,8 @@
 import type { InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
 import { blankRun, withChainNumbered, withInverter, withInverterType, withModuleType, withPlane } from '../site/edits';
+import type { DcCable } from '../site/dcSide';
+import { BLANK_DC_CABLE } from '../site/dcSide';
 import type { AcRun, Plane, SiteDesign, Survey } from '../site/siteDesign';
 import { emptyDesign } from '../site/siteDesign';
 
@@ -49,6 +51,7 @@ export const T100: InverterType = {
   trackerShortCircuitMaxA: 44,
   shortCircuitLimitIsStc: false,
   connectorMaxA: 30,
+  connectorMaxV: 1500,
   massKg: 84,
   dischargeWaitS: 300,
   busUnitLoads: 0.125,
@@ -85,6 +88,15 @@ export const SURVEY: Survey = {
   contactsFitted: false,
 };
 
+/** 6 mm² laid in threes on a hot roof. */
+export const CABLE: DcCable = {
+  ...BLANK_DC_CABLE,
+  sectionMm2: 6,
+  mode: 'two adjacent on a surface',
+  ambientC: 50,
+  circuitsTogether: 3,
+};
+
 export function plane(id: string, moduleCount: number, over: Partial<Plane> = {}): Plane {
   return {
     id,
@@ -95,13 +107,15 @@ export function plane(id: string, moduleCount: number, over: Partial<Plane> = {}
     moduleCount,
     mounting: 'pitched_gap',
     position: { xM: 0, yM: 10, zM: 6 },
+    edgeM: 0,
+    engineeredUocColdV: null,
     ...over,
   };
 }
 
 /** A site of `inverters` like units and the given planes, nothing laid out yet. */
 export function siteOf(inverters: number, planes: readonly Plane[], type: InverterType = T100): SiteDesign {
-  let d: SiteDesign = { ...emptyDesign('Test site'), survey: SURVEY };
+  let d: SiteDesign = { ...emptyDesign('Test site'), survey: SURVEY, dcCable: CABLE };
   d = withInverterType(withModuleType(d, M575), type);
   for (const p of planes) d = withPlane(d, p);
   for (let i = 1; i <= inverters; i++) {

@@ -56,6 +56,12 @@ const temperatures = {
   coldestC: surveySchema.shape.coldestC,
   hottestC: surveySchema.shape.hottestC,
   dcLegalMaxV: surveySchema.shape.dcLegalMaxV,
+  school: surveySchema.shape.school.default('IEC'),
+  building: surveySchema.shape.building,
+  coldMethod: surveySchema.shape.coldMethod,
+  engineered: z
+    .object({ uocColdV: planeSchema.shape.engineeredUocColdV, document: surveySchema.shape.engineeredDocument })
+    .default({ uocColdV: null, document: '' }),
 };
 
 export const windowRequest = z.object({

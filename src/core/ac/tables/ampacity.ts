@@ -1,4 +1,4 @@
-import { publishedTable } from '../../kernel/tables';
+import { publishedTable } from '../../kernel/publishedTable';
 
 /** Current-carrying capacity of three loaded conductors, A: air 30 °C, ground 20 °C, soil 2.5 K·m/W. */
 

@@ -1,4 +1,4 @@
-import { publishedTable } from '../../kernel/tables';
+import { publishedTable } from '../../kernel/publishedTable';
 
 /** A real cable lies 3 % below to 10 % above these: enter the real diameter before drilling. */
 export const CABLE_DIAMETER = publishedTable({

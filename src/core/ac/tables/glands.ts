@@ -1,4 +1,4 @@
-import { publishedTable } from '../../kernel/tables';
+import { publishedTable } from '../../kernel/publishedTable';
 
 /** Key is the thread: 63 for M63. The gland's own sheet wins over these. */
 export const GLANDS = publishedTable({

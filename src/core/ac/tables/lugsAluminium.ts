@@ -1,4 +1,4 @@
-import { publishedTable } from '../../kernel/tables';
+import { publishedTable } from '../../kernel/publishedTable';
 
 /** Palm width and thickness of bimetal lugs are not standardised: they come from the lug sheet. */
 export const LUGS_ALUMINIUM = publishedTable({

@@ -1,4 +1,4 @@
-import { publishedTable } from '../../kernel/tables';
+import { publishedTable } from '../../kernel/publishedTable';
 
 export const LUGS_COPPER = publishedTable({
   source: 'DIN 46235 compression lugs; palm thickness as twice the wall and crimp counts are common practice', recalled: true,

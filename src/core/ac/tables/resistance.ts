@@ -1,4 +1,4 @@
-import { publishedTable } from '../../kernel/tables';
+import { publishedTable } from '../../kernel/publishedTable';
 
 export const RESISTANCE_20C = publishedTable({
   source: 'IEC 60228:2004, Table 2, stranded class 2', recalled: true,

@@ -1,4 +1,4 @@
-import { publishedTable } from '../../kernel/tables';
+import { publishedTable } from '../../kernel/publishedTable';
 
 export const SOIL = publishedTable({
   source: 'IEC 60364-5-52:2009, Table B.52.16', recalled: true,

@@ -1,4 +1,4 @@
-import { publishedTable } from '../../kernel/tables';
+import { publishedTable } from '../../kernel/publishedTable';
 
 export const STUD_TORQUE = publishedTable({
   source: 'IEC 60947-1 Table 4 and DIN 46200; typical range from common practice', recalled: true,

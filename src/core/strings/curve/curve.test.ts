@@ -77,7 +77,9 @@ describe('five parameters from a data sheet (De Soto 2006)', () => {
     [800, 45, 47.5, 2.554005],
     [200, 25, 42.5, 2.683943],
     [200, 25, 20, 2.828581],
-  ])('at %d W/m² and %d °C carry at %d V %d A', (g, c, v, a) => close(currentAt(parametersAt(model, g, c), v), a, 1e-6));
+  ])('at %d W/m² and %d °C carry at %d V %d A', (g, c, v, a) =>
+    close(currentAt(parametersAt(model, g, c), v), a, 1e-6),
+  );
 
   it('solve the equation to 1e-9 A everywhere, and both ways agree to 1e-7 A', () => {
     fc.assert(
@@ -108,7 +110,15 @@ describe('trackers (both strings inside 200 to 1000 V)', () => {
     ['18 beside 17', at(model, 18, 1000, 55), at(model, 17, 1000, 55), 18164.43, 672.66, 18295.63, 0.71707],
     ['18 beside 15', at(model, 18, 1000, 55), at(model, 15, 1000, 55), 16283.48, 603.67, 17250.16, 5.60392],
     ['two types', at(model, 18, 1000, 55), at(model430, 18, 1000, 55), 14896.21, 552.68, 16549.86, 9.99193],
-    ['two types, voltages matched', at(model, 16, 1000, 55), at(model430, 21, 1000, 55), 16694.32, 619.81, 16694.5, 0.00111],
+    [
+      'two types, voltages matched',
+      at(model, 16, 1000, 55),
+      at(model430, 21, 1000, 55),
+      16694.32,
+      619.81,
+      16694.5,
+      0.00111,
+    ],
   ])('%s', (_, a, b, parallelW, voltageV, separateW, loss) => {
     const found = mismatch([a, b], window);
     expect(found.parallel.powerW).toBeCloseTo(parallelW, 1);

@@ -138,4 +138,3 @@ export function trackerCurve(strings: readonly LitString[], points = 120): Curve
 export function evenString(parameters: DiodeParameters, modules: number, bypassDiodes: number): LitString {
   return [{ parameters, count: modules, bypassDiodes }];
 }
-

@@ -10,7 +10,7 @@ import { dcInsulationTest, judgeDcInsulation } from '$core/proving/insulation';
 import { judgeStringTest } from '$core/proving/stringTest';
 import { gridCodeOf } from '$core/site/gridCodes';
 import { withStrings } from '$core/site/edits';
-import { layoutStrings } from '$core/strings/layout';
+import { layoutStrings } from '$core/strings/layout/lay';
 import { verifyLayout } from '$core/strings/verify';
 import { stringWindow } from '$core/strings/window';
 import {

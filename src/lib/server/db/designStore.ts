@@ -74,9 +74,14 @@ export async function readDesign(db: Db | Tx, siteId: string): Promise<StoredDes
       modules: s.modules,
       place:
         s.inverterId !== null && s.tracker !== null && s.input !== null
-          ? { inverterId: s.inverterId, tracker: s.tracker, input: s.input }
+          ? { inverterId: s.inverterId, tracker: s.tracker, input: s.input, branch: s.branch === 2 ? 2 : 1 }
           : null,
+      start: s.start ?? null,
+      lengthM: s.lengthM,
     })),
+    dcCable: head.dcCable,
+    locks: head.locks,
+    energy: head.energy,
     board: head.board,
     runs: runs.map((r) => ({ inverterId: r.inverterId, ...r.run })),
     chain: {
@@ -120,6 +125,7 @@ function rowsOf(siteId: string, d: SiteDesign) {
         inverterId: place?.inverterId ?? null,
         tracker: place?.tracker ?? null,
         input: place?.input ?? null,
+        branch: place?.branch ?? null,
       })),
     },
     {
@@ -141,7 +147,7 @@ function rowsOf(siteId: string, d: SiteDesign) {
 }
 
 type Row = Readonly<Record<string, unknown>>;
-/** PostgreSQL takes 65535 parameters a statement; the widest row has eleven. */
+/** PostgreSQL takes 65535 parameters a statement; the widest row has thirteen. */
 const CHUNK = 2000;
 
 async function upsert(tx: Tx, table: PgTable, key: string, rows: readonly Row[]): Promise<void> {
@@ -192,6 +198,9 @@ export async function insertDesign(tx: Tx, siteId: string, design: SiteDesign, r
     revision,
     survey: design.survey,
     board: design.board,
+    dcCable: design.dcCable,
+    locks: design.locks,
+    energy: design.energy,
     chainBitRate: design.chain.bitRate,
     summary: summaryOf(design),
   });
@@ -217,6 +226,9 @@ export async function writeDesign(tx: Tx, before: StoredDesign, after: SiteDesig
       name: after.survey.name,
       survey: after.survey,
       board: after.board,
+      dcCable: after.dcCable,
+      locks: after.locks,
+      energy: after.energy,
       chainBitRate: after.chain.bitRate,
       summary: summaryOf(after),
     })

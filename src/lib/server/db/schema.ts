@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import {
   boolean,
   check,
+  customType,
   doublePrecision,
   foreignKey,
   index,
@@ -17,8 +18,19 @@ import {
 import type { InverterType } from '$core/equipment/inverterType';
 import type { ModuleType } from '$core/equipment/moduleType';
 import type { SiteRecord } from '$core/proving/record';
-import type { AcRun, Board, ChainDevice, Position, SiteDesign, Survey } from '$core/site/siteDesign';
+import type { DcCable, EnergyInputs, Lock } from '$core/site/dcSide';
+import type { AcRun, Board, ChainDevice, Position, PvString, SiteDesign, Survey } from '$core/site/siteDesign';
+import { siteDesignSchema } from '$core/site/siteDesign';
+import type { YearResult } from '$core/strings/year/yearOfEnergy';
+import type { WeatherYear } from '$core/weather/weatherYear';
 import type { SiteSummary } from './summary';
+
+/** A whole design as one value, of any earlier edition of its schema: reading fills in what that edition did not know. */
+const frozenDesign = customType<{ data: SiteDesign; driverData: string }>({
+  dataType: () => 'jsonb',
+  toDriver: (design) => JSON.stringify(design),
+  fromDriver: (stored: unknown) => siteDesignSchema.parse(typeof stored === 'string' ? JSON.parse(stored) : stored),
+});
 
 /**
  * Two kinds of data, never mixed. Design: a site in rows that are edited under its `revision`. Record: entries that are only added.
@@ -45,6 +57,9 @@ export const site = pgTable('site', {
   revision: integer('revision').notNull().default(1),
   survey: jsonb('survey').$type<Survey>().notNull(),
   board: jsonb('board').$type<Board>().notNull(),
+  dcCable: jsonb('dc_cable').$type<DcCable>().notNull(),
+  locks: jsonb('locks').$type<Lock[]>().notNull(),
+  energy: jsonb('energy').$type<EnergyInputs>().notNull(),
   chainBitRate: integer('chain_bit_rate'),
   summary: jsonb('summary').$type<SiteSummary>().notNull(),
   changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
@@ -82,6 +97,8 @@ export const plane = pgTable(
     moduleCount: integer('module_count').notNull(),
     mounting: text('mounting').notNull(),
     position: jsonb('position').$type<Position | null>(),
+    edgeM: doublePrecision('edge_m').notNull().default(0),
+    engineeredUocColdV: doublePrecision('engineered_uoc_cold_v'),
   },
   (t) => [
     primaryKey({ columns: [t.siteId, t.id] }),
@@ -128,6 +145,10 @@ export const pvString = pgTable(
     inverterId: text('inverter_id'),
     tracker: smallint('tracker'),
     input: smallint('input'),
+    /** 2: the second string of a Y-branch on the input. */
+    branch: smallint('branch'),
+    start: jsonb('start').$type<PvString['start']>(),
+    lengthM: doublePrecision('length_m'),
   },
   (t) => [
     primaryKey({ columns: [t.siteId, t.id] }),
@@ -143,8 +164,9 @@ export const pvString = pgTable(
     }),
     check(
       'pv_string_hangs_wholly_or_not',
-      sql`(${t.inverterId} is null) = (${t.tracker} is null) and (${t.tracker} is null) = (${t.input} is null)`,
+      sql`(${t.inverterId} is null) = (${t.tracker} is null) and (${t.tracker} is null) = (${t.input} is null) and (${t.input} is null) = (${t.branch} is null)`,
     ),
+    check('pv_string_branch_of_a_y', sql`${t.branch} in (1, 2)`),
     check('pv_string_has_modules', sql`${t.modules} between 1 and 60`),
   ],
 );
@@ -194,8 +216,32 @@ export const chainDevice = pgTable(
 /** The design as it was before each change, newest revisions only: what undo goes back to. */
 export const designHistory = pgTable(
   'design_history',
-  { siteId: siteId(), revision: integer('revision').notNull(), design: jsonb('design').$type<SiteDesign>().notNull() },
+  { siteId: siteId(), revision: integer('revision').notNull(), design: frozenDesign('design').notNull() },
   (t) => [primaryKey({ columns: [t.siteId, t.revision] })],
+);
+
+/** The weather file of a site, read into hours. One a site: a new one takes its place. */
+export const siteWeather = pgTable('site_weather', {
+  siteId: siteId().primaryKey(),
+  /** Made from what the file says, so that results know which weather they rest on. */
+  fingerprint: text('fingerprint').notNull(),
+  weather: jsonb('weather').$type<WeatherYear>().notNull(),
+  readAt: timestamp('read_at', { withTimezone: true }).notNull().defaultNow(),
+});
+
+/** A year of energy already computed, by what it was computed from. */
+export const energyYear = pgTable(
+  'energy_year',
+  {
+    siteId: siteId(),
+    revision: integer('revision').notNull(),
+    /** Fingerprint of the weather, or `clear sky`. */
+    weather: text('weather').notNull(),
+    year: integer('year').notNull(),
+    result: jsonb('result').$type<YearResult>().notNull(),
+    madeAt: timestamp('made_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [primaryKey({ columns: [t.siteId, t.revision, t.weather, t.year] })],
 );
 
 /** A frozen, lettered design that the crew builds from. */
@@ -205,7 +251,7 @@ export const release = pgTable(
     siteId: siteId(),
     letter: text('letter').notNull(),
     revision: integer('revision').notNull(),
-    design: jsonb('design').$type<SiteDesign>().notNull(),
+    design: frozenDesign('design').notNull(),
     releasedBy: text('released_by').notNull(),
     releasedAt: timestamp('released_at', { withTimezone: true }).notNull().defaultNow(),
   },

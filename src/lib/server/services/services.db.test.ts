@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import { readFile } from 'node:fs/promises';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { applyEdit } from '$core/edit';
-import { layoutStrings } from '$core/strings/layout';
+import { layoutStrings } from '$core/strings/layout/lay';
 import { withStrings } from '$core/site/edits';
 import type { SiteDesign } from '$core/site/siteDesign';
 import { plane, siteOf } from '$core/testing/examples';

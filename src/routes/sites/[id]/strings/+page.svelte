@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
   import type { PvString } from '$core/site/siteDesign';
-  import { layoutStrings, temperaturesOf } from '$core/strings/layout';
+  import { layoutStrings, temperaturesOf } from '$core/strings/layout/lay';
   import { verifyLayout } from '$core/strings/verify';
   import { stringWindow } from '$core/strings/window';
   import { useSite } from '$lib/client/siteState.svelte';

@@ -1,4 +1,4 @@
-import { publishedTable } from '../../kernel/tables';
+import { publishedTable } from '../publishedTable';
 
 /** Circuits laid together in air. Past 9 circuits the single-layer rows stay at their last value; bunched ends at 20. */
 export const GROUPING_IN_AIR = publishedTable({

@@ -1,0 +1,241 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { assessSite } from '../assess';
+import { Memo } from '../kernel/memo';
+import { exactly } from '../kernel/publishedTable';
+import { withStringAt, withStrings } from '../site/edits';
+import type { SiteDesign } from '../site/siteDesign';
+import { CABLE, M575, SURVEY, T100, plane, siteOf } from '../testing/examples';
+import { assessStrings } from './assess/assess';
+import { coldModuleV } from './coldVoltage';
+import { dcAmpacityA, homeRunDrop, homeRunOhm } from './dcCable';
+import { stringFuse } from './fuses';
+import { layoutStrings } from './layout/lay';
+import { legalLimit } from './legalLimit';
+import { openCircuitV } from './moduleAt';
+import { DC_CABLE } from './tables/dcCable';
+import { VOC_CORRECTION } from './tables/vocCorrection';
+import { verifyLayout } from './verify';
+import type { WindowInputs } from './window';
+import { alternatives, stringWindow } from './window';
+
+const none = { uocColdV: null, document: '' };
+const inputs: WindowInputs = {
+  module: M575,
+  inverter: T100,
+  mounting: 'pitched_gap',
+  coldestC: -12,
+  hottestC: 38,
+  dcLegalMaxV: 1500,
+  school: 'IEC',
+  building: null,
+  coldMethod: 'coefficient',
+  engineered: none,
+};
+
+describe('cold voltage by method (NFPA 70 690.7(A), recalled)', () => {
+  it('by table is 59.8792 V at −12 °C, and 18 modules fit 1100 V', () => {
+    expect(coldModuleV(M575, -12, 'table', none).uocColdV).toBeCloseTo(59.8792, 6);
+    expect(stringWindow({ ...inputs, coldMethod: 'table' }).window?.maxModules).toBe(18);
+  });
+  it('takes the colder row between two, 1.00 from 25 °C, and ends at −40 °C', () => {
+    const factor = (c: number) => (coldModuleV(M575, c, 'table', none).uocColdV ?? NaN) / M575.uocV;
+    expect(factor(-10)).toBeCloseTo(1.14, 9);
+    expect(factor(-10.5)).toBeCloseTo(1.16, 9);
+    expect(factor(25)).toBe(1);
+    expect(factor(24)).toBeCloseTo(1.02, 9);
+    expect(coldModuleV(M575, -40.5, 'table', none)).toMatchObject({
+      uocColdV: null,
+      missing: expect.stringContaining('SW05'),
+    });
+  });
+  it('of the table lies above the coefficient of today’s modules at every row (−0.24 to −0.32 %/K)', () => {
+    for (const [key] of VOC_CORRECTION.rows)
+      expect(exactly(VOC_CORRECTION, key, 'factor')).toBeGreaterThan(openCircuitV(M575, -key) / M575.uocV - 0.01);
+  });
+  it('engineered wants figure and document, and is questioned when more than 3 % below the coefficient', () => {
+    const by = (uocColdV: number | null, document: string) =>
+      stringWindow({ ...inputs, coldMethod: 'engineered', engineered: { uocColdV, document } });
+    expect(by(null, 'E-12').missing).toEqual(['engineered cold voltage of M575']);
+    expect(by(55, '').missing).toEqual(['document of the engineered cold voltage']);
+    expect(by(55, 'E-12').window?.notes).toEqual([]);
+    expect(by(54.5, 'E-12').window?.notes[0]?.code).toBe('SW06');
+    expect(by(55, 'E-12').window?.maxModules).toBe(20);
+  });
+});
+
+describe('limit of the DC side', () => {
+  it('is 600, 1000 or 1500 V under the NEC by building (690.7, recalled), and what the survey says where that is less', () => {
+    const of = (building: WindowInputs['building'], dcLegalMaxV: number | null = null) =>
+      legalLimit({ school: 'NEC', building, dcLegalMaxV })?.limitV ?? null;
+    expect([of('one- or two-family dwelling'), of('other building'), of('not on a building'), of(null)]).toEqual([
+      600,
+      1000,
+      1500,
+      null,
+    ]);
+    expect([of('other building', 1500), of('other building', 600), of(null, 1500)]).toEqual([1000, 600, 1500]);
+  });
+  it('is the connectors’ where that is lowest, and unknown while nobody knows it', () => {
+    expect(stringWindow({ ...inputs, inverter: { ...T100, connectorMaxV: 1000 } }).window?.limitedBy).toBe(
+      'T100 connectors',
+    );
+    expect(stringWindow({ ...inputs, inverter: { ...T100, connectorMaxV: null } }).missing).toEqual([
+      'connector voltage of T100',
+    ]);
+  });
+  it('5 K, the other method and another limit give other longest strings', () => {
+    expect(Object.fromEntries(alternatives(inputs).map((a) => [a.change, a.maxModules]))).toMatchObject({
+      '5 K colder': 19,
+      '5 K warmer': 19,
+      'by the table method': 18,
+      'legal limit 1000 V': 17,
+    });
+  });
+});
+
+describe('string fuses (IEC 62548-1, NFPA 70 690.9; ratings IEC 60269-6; recalled)', () => {
+  it('two strings of 14.21 A need none: 17.7625 A back into one', () => {
+    expect(stringFuse(M575, 1, 2, 'IEC')).toMatchObject({
+      reverseA: expect.closeTo(17.7625, 9),
+      needed: false,
+      maxUnfused: 2,
+    });
+  });
+  it('three need 25 A: above 21.315 A by IEC, from 22.20313 A by NEC', () => {
+    expect(stringFuse(M575, 1, 3, 'IEC')).toMatchObject({
+      reverseA: expect.closeTo(35.525, 9),
+      needed: true,
+      leastA: expect.closeTo(21.315, 9),
+      ratingA: 25,
+    });
+    expect(stringFuse(M575, 1, 3, 'NEC')).toMatchObject({ leastA: expect.closeTo(22.203125, 9), ratingA: 25 });
+  });
+  it('have no rating where the module fuse lies below 1.5 × I_sc (SF01)', () => {
+    expect(stringFuse({ ...M575, fuseMaxA: 20 }, 1, 3, 'IEC').ratingA).toBeNull();
+  });
+});
+
+describe('DC cable (IEC 60228 class 5 tinned, EN 50618; recalled)', () => {
+  it('6 mm² over 55 m at 60 °C: 0.4315199 Ω, 5.799627 V, 0.752807 % of 18 modules, 77.94699 W', () => {
+    const ohm = homeRunOhm(55, 6, 60);
+    expect(ohm).toBeCloseTo(0.4315199, 7);
+    const d = homeRunDrop(ohm, M575.impA, 18 * M575.umpV);
+    expect([d.dropV, d.dropPercent, d.lossW].map((x) => x.toFixed(5))).toEqual(['5.79963', '0.75281', '77.94699']);
+  });
+  it('6 mm² grouped by three carries 39.9 A at 50 °C; 4 mm² by nine 20.08316 A at 70 °C', () => {
+    expect(dcAmpacityA(6, 'two adjacent on a surface', 50, 3)).toBeCloseTo(39.9, 9);
+    expect(dcAmpacityA(4, 'two adjacent on a surface', 70, 9)).toBeCloseTo(20.08316, 5);
+    expect(dcAmpacityA(4, 'two adjacent on a surface', 70, 21)).toBeUndefined();
+  });
+  it('resistance falls with the section as the metal has it, within the strand tolerance (ρ of tinned copper 0.0200 to 0.0208)', () => {
+    for (const [section] of DC_CABLE.rows) {
+      const rho = ((exactly(DC_CABLE, section, 'R20') ?? NaN) * section) / 1000;
+      expect(rho).toBeGreaterThan(0.0193);
+      expect(rho).toBeLessThan(0.0209);
+    }
+  });
+  it.each([
+    [{ sectionMm2: 7 }, /2.5, 4, 6, 10 or 16/],
+    [{ conductorC: 130 }, /20 to 120/],
+    [{ lengthM: -1 }, /0 to 1000/],
+  ])('refuses %o', (over, said) => {
+    const { lengthM, sectionMm2, conductorC } = { lengthM: 50, sectionMm2: 6, conductorC: 60, ...over };
+    expect(() => homeRunOhm(lengthM, sectionMm2, conductorC)).toThrow(said);
+  });
+});
+
+describe('checks of the string side', () => {
+  const site = siteOf(2, [plane('south', 320)]);
+  const laid = withStrings(site, layoutStrings(site).strings);
+  const ids = (d: SiteDesign, id: string) => assessStrings(d).filter((c) => c.id === id);
+
+  it('are unknown for cable drop and current while nobody chose a cable', () => {
+    const bare = { ...laid, dcCable: { ...CABLE, sectionMm2: null } };
+    for (const id of ['strings.home-run-drop', 'strings.cable-current'])
+      expect(new Set(ids(bare, id).map((c) => c.verdict))).toEqual(new Set(['unknown']));
+  });
+  it('stop a drop above 2 % and let a written reason stand', () => {
+    const far = { ...laid, strings: laid.strings.map((s) => ({ ...s, lengthM: 200 })) };
+    expect(ids(far, 'strings.home-run-drop').every((c) => c.verdict === 'stop')).toBe(true);
+    const reasoned = { ...far, dcCable: { ...CABLE, dropReason: 'short season, agreed with the owner' } };
+    expect(ids(reasoned, 'strings.home-run-drop').every((c) => c.verdict === 'tight')).toBe(true);
+  });
+  it('say which fuse three strings want, and take it', () => {
+    const three = { ...T100, inputsPerTracker: 3, trackerShortCircuitMaxA: 70 };
+    const d = siteOf(1, [plane('p', 51)], three);
+    const [place] = [{ inverterId: 'inv-1', tracker: 1, branch: 1 as const }];
+    const strings = [1, 2, 3].map((n) => ({
+      id: `s${n}`,
+      number: n,
+      planeId: 'p',
+      modules: 17,
+      place: { ...place, input: n },
+      start: null,
+      lengthM: null,
+    }));
+    const hung = withStrings(d, strings);
+    const [check] = ids(hung, 'strings.reverse-current');
+    expect(check?.verdict).toBe('stop');
+    expect(check?.working.join(' ')).toContain('fit 25 A in both poles');
+    expect(verifyLayout(hung).map((v) => v.predicate)).toEqual(['V12']);
+    const fused = { ...hung, dcCable: { ...CABLE, fuseA: 25 } };
+    expect(ids(fused, 'strings.reverse-current')[0]?.verdict).toBe('holds');
+    expect(verifyLayout(fused)).toEqual([]);
+  });
+  it('add the strings of a Y-branch on their connector: 35.5250 A on 30 A', () => {
+    const first = laid.strings[0]!;
+    const second = laid.strings.find((s) => s.place?.tracker !== first.place?.tracker && s.modules === first.modules)!;
+    const y = withStringAt(laid, second.id, { ...first.place!, branch: 2 });
+    const input = assessStrings(y).find((c) => c.id === 'strings.input-connector' && c.value !== null && c.value > 30);
+    expect(input?.value).toBeCloseTo(35.525, 9);
+    expect(input?.verdict).toBe('stop');
+    expect(verifyLayout(y).map((v) => v.predicate)).toContain('V05');
+  });
+  it('are the same with a memo, whatever is moved', () => {
+    const memo = new Memo();
+    let d: SiteDesign = laid;
+    fc.assert(
+      fc.property(
+        fc.nat(laid.strings.length - 1),
+        fc.integer({ min: 1, max: 10 }),
+        fc.integer({ min: 1, max: 2 }),
+        (n, tracker, input) => {
+          d = withStringAt(d, laid.strings[n]!.id, { inverterId: 'inv-1', tracker, input, branch: 1 });
+          expect(assessSite(d, memo)).toEqual(assessSite(d));
+        },
+      ),
+      { numRuns: 30, seed: 3 },
+    );
+  });
+  it('compute again only what a move touches', () => {
+    const memo = new Memo();
+    const before = new Set(assessSite(laid, memo).checks);
+    const free = { inverterId: 'inv-1', tracker: 10, input: 2, branch: 1 as const };
+    const after = assessSite(withStringAt(laid, laid.strings[0]!.id, free), memo).checks;
+    const fresh = after.filter(
+      (c) =>
+        !before.has(c) &&
+        c.subject.element !== 'inverter' &&
+        c.subject.element !== 'module' &&
+        c.subject.element !== 'chain',
+    );
+    expect(fresh.length).toBeGreaterThan(0);
+    expect(fresh.length).toBeLessThan(25);
+  });
+});
+
+it('a survey that names the school but no building leaves the limit unknown, never holding', () => {
+  const d = siteOf(1, [plane('p', 34)]);
+  const nec = {
+    ...withStrings(d, layoutStrings(d).strings),
+    survey: { ...SURVEY, school: 'NEC' as const, dcLegalMaxV: null },
+  };
+  expect(
+    new Set(
+      assessStrings(nec)
+        .filter((c) => c.id === 'strings.uoc-cold')
+        .map((c) => c.verdict),
+    ),
+  ).toEqual(new Set(['unknown']));
+});

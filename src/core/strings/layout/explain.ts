@@ -1,0 +1,152 @@
+import type { MilpSolver } from '../../kernel/milp';
+import type { Lock } from '../../site/dcSide';
+import type { SiteDesign } from '../../site/siteDesign';
+import { cutWords } from './lay';
+import type { LayoutProblem, LengthWindow } from './problem';
+import { layoutProblem } from './problem';
+import { layoutProgram } from './program';
+
+/** What a layout is asked to keep to, in the order in which an explanation tries to do without. */
+const LIMITS = ['all_modules', 'n_min', 'n_max', 'trackers', 'pdc_max'] as const;
+type Limit = (typeof LIMITS)[number];
+
+export interface Conflict {
+  /** The smallest set found that cannot hold together: each of them is needed for the conflict. */
+  readonly demands: readonly string[];
+  readonly sentence: string;
+  /** For each, what letting go of it would mean. */
+  readonly release: readonly string[];
+}
+
+type Demand = { readonly name: Limit } | { readonly name: 'lock'; readonly lock: Lock };
+
+/** Seconds a single question may take; one not answered in time counts as no conflict, so that nothing is blamed without proof. */
+const QUESTION_S = 2;
+
+/**
+ * Why a design with every module used has no layout: a deletion filter over named demands. Try without each in turn, and drop it for good
+ * while the rest still conflicts; what is left is the smallest set of its kind. Null where there is no conflict, or none could be proved.
+ */
+export function explainConflict(design: SiteDesign, solver: MilpSolver): Conflict | null {
+  const all: Demand[] = [
+    ...LIMITS.map((name) => ({ name })),
+    ...design.locks.filter((l) => l.kind !== 'use-all').map((lock) => ({ name: 'lock' as const, lock })),
+  ];
+  const conflicts = (demands: readonly Demand[]): boolean => {
+    const problem = asked(design, demands);
+    if (!problem) return false;
+    const { builder, cost } = layoutProgram(problem);
+    return solver(builder.minimising(cost.unused), { timeLimitS: QUESTION_S }).status === 'infeasible';
+  };
+  if (!conflicts(all)) return null;
+  let kept: readonly Demand[] = all;
+  for (const demand of all) {
+    const without = kept.filter((d) => d !== demand);
+    if (conflicts(without)) kept = without;
+  }
+  return {
+    demands: kept.map((d) => (d.name === 'lock' ? `lock:${d.lock.kind}` : d.name)),
+    sentence: sentenceOf(design, kept),
+    release: kept.map((d) => releaseOf(design, d)),
+  };
+}
+
+/** The problem with only these demands in force. */
+function asked(design: SiteDesign, demands: readonly Demand[]): LayoutProblem | null {
+  const has = (name: Limit) => demands.some((d) => d.name === name);
+  const locks = demands.flatMap((d) => (d.name === 'lock' ? [d.lock] : []));
+  const { problem } = layoutProblem(
+    { ...design, locks: has('all_modules') ? [...locks, { kind: 'use-all' }] : locks },
+    'legal',
+  );
+  if (!problem) return null;
+  const fixed = new Set(locks.flatMap((l) => (l.kind === 'plane-length' ? [l.planeId] : [])));
+  const inputs = (w: LengthWindow | null, u: number) => (problem.units[u]?.trackers ?? 0) * (w?.parallel ?? 1);
+  return {
+    ...problem,
+    units: problem.units.map((u) => ({
+      ...u,
+      trackers: has('trackers') ? u.trackers : 10_000,
+      dcMaxW: has('pdc_max') ? u.dcMaxW : null,
+    })),
+    windows: problem.windows.map((row, p) => {
+      const plane = problem.planes[p];
+      const places = row.reduce((sum, w, u) => sum + inputs(w, u), 0);
+      return row.map((w) => {
+        if (!w || !plane || fixed.has(plane.id)) return w;
+        const min = has('n_min') ? w.min : 1;
+        // Any N can be cut by lengths from lo to 2·lo, and into as many strings as there are places by ⌈N/places⌉: longer ones free nothing.
+        const max = has('n_max') ? w.max : Math.max(w.max, 2 * min, Math.ceil(plane.modules / Math.max(1, places)) + 1);
+        return { ...w, min, max };
+      });
+    }),
+  };
+}
+
+function sentenceOf(design: SiteDesign, kept: readonly Demand[]): string {
+  const names = new Set(kept.map((d) => d.name));
+  const problem = layoutProblem({ ...design, locks: [] }, 'legal').problem;
+  const only = (...wanted: string[]) => names.size === wanted.length && wanted.every((w) => names.has(w as Limit));
+  if (problem && (only('all_modules', 'n_min', 'n_max') || only('all_modules', 'n_min'))) {
+    const stuck = problem.planes.flatMap((plane, p) => {
+      const windows = (problem.windows[p] ?? []).flatMap((w) => (w ? [w] : []));
+      if (windows.length === 0) return [];
+      const hull = { min: Math.min(...windows.map((w) => w.min)), max: Math.max(...windows.map((w) => w.max)) };
+      return Math.ceil(plane.modules / hull.max) > Math.floor(plane.modules / hull.min)
+        ? [`${plane.label}: ${cutWords(plane.modules, hull)}.`]
+        : [];
+    });
+    if (stuck.length) return stuck.join(' ');
+  }
+  return `These demands contradict each other: ${kept.map((d) => wordsOf(design, d)).join('; ')}. Dropping any one of them solves it.`;
+}
+
+function wordsOf(design: SiteDesign, demand: Demand): string {
+  if (demand.name === 'lock') return lockWords(design, demand.lock);
+  return {
+    all_modules: 'every module is used',
+    n_min: 'no string is shorter than tracking and start-up in the heat allow',
+    n_max: 'no string is longer than the coldest morning allows',
+    trackers: 'there are no more trackers and inputs',
+    pdc_max: 'no inverter takes more DC power than its maker allows',
+  }[demand.name];
+}
+
+function releaseOf(design: SiteDesign, demand: Demand): string {
+  if (demand.name === 'lock') return `Take off the lock: ${lockWords(design, demand.lock)}.`;
+  return {
+    all_modules: 'Leave some modules off, or draw the plane with another count.',
+    n_min: 'An inverter that tracks and starts at a lower voltage would take shorter strings.',
+    n_max: 'An inverter of a higher voltage class would take longer strings.',
+    trackers: 'Another inverter, or one with more trackers.',
+    pdc_max: 'A larger inverter, or one more.',
+  }[demand.name];
+}
+
+/** A lock as people say it. */
+export function lockWords(design: SiteDesign, lock: Lock): string {
+  const tag = (id: string) => design.inverters.find((u) => u.id === id)?.tag ?? id;
+  const label = (id: string) => design.planes.find((p) => p.id === id)?.label ?? id;
+  switch (lock.kind) {
+    case 'string': {
+      const number = design.strings.find((s) => s.id === lock.stringId)?.number ?? lock.stringId;
+      return `string ${number} ${lock.built ? 'is built and stays' : 'stays where it hangs'}`;
+    }
+    case 'plane-length':
+      return `${label(lock.planeId)} in strings of ${lock.modules}`;
+    case 'plane-inverter':
+      return `${label(lock.planeId)} on ${tag(lock.inverterId)}`;
+    case 'inverter-empty':
+      return `${tag(lock.inverterId)} stays empty`;
+    case 'free-trackers':
+      return `${lock.count} trackers of ${tag(lock.inverterId)} stay free`;
+    case 'no-doubling':
+      return 'one string a tracker';
+    case 'max-lengths':
+      return `at most ${lock.count} different lengths`;
+    case 'ratio':
+      return `DC/AC ratio from ${lock.minPercent ?? 0} % to ${lock.maxPercent ?? '–'} %`;
+    case 'use-all':
+      return 'every module is used';
+  }
+}

@@ -1,0 +1,148 @@
+import type { InverterType } from '../../equipment/inverterType';
+import { fixed } from '../../kernel/quantity';
+import { withInverter, withInverterType } from '../../site/edits';
+import type { SiteDesign } from '../../site/siteDesign';
+import { objectiveOf } from './objective';
+import { layoutProblem } from './problem';
+import { startLayout } from './start';
+
+/** How many units of each type. */
+export interface Fleet {
+  readonly units: readonly { readonly type: InverterType; readonly count: number }[];
+}
+
+export interface FleetAnswer extends Fleet {
+  readonly ratedW: number;
+  readonly dcW: number;
+  readonly ratio: number;
+  readonly unusedModules: number;
+  readonly freeInputs: number;
+  readonly distinctLengths: number;
+  /** Why it stands where it stands, in words. */
+  readonly why: readonly string[];
+}
+
+/** DC/AC ratio aimed at when nobody says otherwise (common practice: 1.1 to 1.3 on flat roofs). */
+export const RATIO_WANTED = 1.2;
+const RATIO_LEAST = 0.9;
+const RATIO_MOST = 1.5;
+const MOST_UNITS = 60;
+
+/**
+ * What to hang here: fleets of one type, and of a large one with a smaller one for the rest, that suit the grid voltage and lie between
+ * 90 and 150 % DC/AC, each laid out by the constructive start. Ranked: fewest modules left over, fewest units, ratio nearest the
+ * wanted one. The three best; empty where no type on the shelf suits.
+ */
+export function fleetsFor(
+  design: SiteDesign,
+  shelf: readonly InverterType[],
+  ratioWanted = RATIO_WANTED,
+): FleetAnswer[] {
+  const watts = design.planes.reduce((sum, p) => {
+    const module = design.equipment.modules.find((m) => m.id === p.moduleTypeId);
+    return sum + p.moduleCount * (module?.pmaxW ?? 0);
+  }, 0);
+  const suited = shelf.filter((t) => design.survey.lineV !== null && t.nominalLineV === design.survey.lineV);
+  if (watts === 0 || suited.length === 0) return [];
+  const seen = new Set<string>();
+  const candidates = suited.flatMap((large) => {
+    const alone = Math.max(1, Math.round(watts / (ratioWanted * large.ratedW)));
+    const single = [alone - 1, alone, alone + 1].map((count): Fleet => ({ units: [{ type: large, count }] }));
+    const mixed = suited
+      .filter((small) => small.ratedW < large.ratedW)
+      .flatMap((small): Fleet[] => {
+        const count = Math.floor(watts / (ratioWanted * large.ratedW));
+        const rest = watts - count * ratioWanted * large.ratedW;
+        const few = Math.round(rest / (ratioWanted * small.ratedW));
+        return count > 0 && few > 0
+          ? [
+              {
+                units: [
+                  { type: large, count },
+                  { type: small, count: few },
+                ],
+              },
+            ]
+          : [];
+      });
+    return [...single, ...mixed];
+  });
+  return candidates
+    .filter((f) => {
+      const total = f.units.reduce((s, u) => s + u.count, 0);
+      const ratio = watts / f.units.reduce((s, u) => s + u.count * u.type.ratedW, 0);
+      const key = f.units.map((u) => `${u.type.id}×${u.count}`).join('+');
+      const fresh = !seen.has(key);
+      seen.add(key);
+      return (
+        fresh &&
+        total > 0 &&
+        total <= MOST_UNITS &&
+        f.units.every((u) => u.count > 0) &&
+        ratio >= RATIO_LEAST &&
+        ratio <= RATIO_MOST
+      );
+    })
+    .flatMap((f) => worthOf(design, f, ratioWanted))
+    .sort(
+      (a, b) =>
+        a.unusedModules - b.unusedModules ||
+        unitsOf(a) - unitsOf(b) ||
+        Math.abs(a.ratio - ratioWanted) - Math.abs(b.ratio - ratioWanted),
+    )
+    .slice(0, 3);
+}
+
+const unitsOf = (f: Fleet) => f.units.reduce((s, u) => s + u.count, 0);
+
+/** The design with this fleet in the place of its inverters; new units stand nowhere yet. */
+export function withFleet(design: SiteDesign, fleet: Fleet): SiteDesign {
+  let d: SiteDesign = {
+    ...design,
+    inverters: [],
+    runs: [],
+    strings: design.strings.map((s) => ({ ...s, place: null })),
+    locks: design.locks.filter((l) => !('inverterId' in l) && l.kind !== 'string'),
+    chain: { ...design.chain, devices: design.chain.devices.filter((c) => c.kind !== 'inverter') },
+  };
+  let number = 0;
+  for (const { type, count } of fleet.units) {
+    d = withInverterType(d, type);
+    for (let i = 0; i < count; i++) {
+      number += 1;
+      const tag = `INV-${String(number).padStart(2, '0')}`;
+      d = withInverter(d, { id: `unit-${number}`, tag, typeId: type.id, position: null });
+    }
+  }
+  return d;
+}
+
+function worthOf(design: SiteDesign, fleet: Fleet, ratioWanted: number): FleetAnswer[] {
+  const hung = withFleet(design, fleet);
+  const { problem } = layoutProblem(hung, 'preferred');
+  if (!problem) return [];
+  const { counts } = startLayout(problem);
+  const objective = objectiveOf(problem, counts);
+  const dcW = counts.reduce((s, c) => s + c.strings * c.modules * (problem.planes[c.plane]?.moduleW ?? 0), 0);
+  const ratedW = fleet.units.reduce((s, u) => s + u.count * u.type.ratedW, 0);
+  const inputs = fleet.units.reduce((s, u) => s + u.count * u.type.trackers * u.type.inputsPerTracker, 0);
+  const freeInputs = inputs - counts.reduce((s, c) => s + c.strings, 0);
+  const ratio = dcW / ratedW;
+  return [
+    {
+      ...fleet,
+      ratedW,
+      dcW,
+      ratio,
+      unusedModules: objective.unused,
+      freeInputs,
+      distinctLengths: objective.distinctLengths,
+      why: [
+        objective.unused === 0 ? 'uses every module' : `leaves ${objective.unused} modules over`,
+        `${unitsOf(fleet)} units to lift, bond and terminate`,
+        `DC/AC ${fixed(100 * ratio, 0)} %, ${fixed(Math.abs(100 * (ratio - ratioWanted)), 0)} points ${ratio > ratioWanted ? 'above' : 'below'} the wanted ${fixed(100 * ratioWanted, 0)} %`,
+        `${freeInputs} inputs stay free, ${objective.distinctLengths} different lengths to cable`,
+      ],
+    },
+  ];
+}

@@ -1,0 +1,252 @@
+import type { InverterType } from '../../equipment/inverterType';
+import type { ModuleType } from '../../equipment/moduleType';
+import { classOf, inverterTypesById, modulesById } from '../../site/edits';
+import type { Plane, Position, SiteDesign } from '../../site/siteDesign';
+import { trackerCurrents } from '../currents';
+import { HOME_RUN_SLACK, wayM } from '../dcCable';
+import { windowOnSite } from '../window';
+
+/** The layout as numbers: what the start, the program and the placing of strings work on. Nothing of the site is left to look up. */
+export interface LayoutPlane {
+  readonly id: string;
+  readonly label: string;
+  /** Planes of one class may share a tracker: one module type, tilt and azimuth. */
+  readonly classKey: string;
+  readonly modules: number;
+  readonly moduleW: number;
+  /** Where its strings leave, from left to right: x of the first and the edge they share, m. */
+  readonly position: Position | null;
+  readonly edgeM: number;
+}
+
+export interface LayoutUnit {
+  readonly id: string;
+  readonly tag: string;
+  readonly ratedW: number;
+  readonly dcMaxW: number | null;
+  /** Trackers the layout may use: those kept free are left out. */
+  readonly trackers: number;
+  readonly inputs: number;
+  readonly position: Position | null;
+  readonly empty: boolean;
+}
+
+/** Lengths of a plane's strings on a unit, and how many may be in parallel. */
+export interface LengthWindow {
+  readonly min: number;
+  readonly max: number;
+  readonly parallel: number;
+}
+
+/** A string that stays where it is. */
+export interface FrozenString {
+  readonly stringId: string;
+  readonly plane: number;
+  readonly unit: number;
+  readonly modules: number;
+  readonly tracker: number;
+  readonly input: number;
+}
+
+export interface LayoutProblem {
+  readonly planes: readonly LayoutPlane[];
+  readonly units: readonly LayoutUnit[];
+  /** `windows[plane][unit]`; null where the plane may not go there or no length fits. */
+  readonly windows: readonly (readonly (LengthWindow | null)[])[];
+  /** Metres of both poles from the middle of a plane to a unit, slack included; 0 while a place is unknown. */
+  readonly wayM: readonly (readonly number[])[];
+  readonly frozen: readonly FrozenString[];
+  /** Strings as they hang now: among layouts of the same worth the one that moves fewest of them is taken. */
+  readonly before: readonly LayoutCount[];
+  readonly maxLengths: number | null;
+  readonly ratioMin: number | null;
+  readonly ratioMax: number | null;
+  readonly useAll: boolean;
+}
+
+/** Strings of one plane, length and unit. */
+export interface LayoutCount {
+  readonly plane: number;
+  readonly unit: number;
+  readonly modules: number;
+  readonly strings: number;
+}
+
+export type Breadth = 'preferred' | 'legal';
+
+export type ProblemAnswer =
+  | { readonly problem: LayoutProblem; readonly missing: readonly [] }
+  | { readonly problem: null; readonly missing: readonly string[] };
+
+/** How many equal strings one tracker bears: its inputs, its currents, and unfused modules unless the strings are fused. 0: not even one. */
+function parallelStrings(module: ModuleType, type: InverterType, plane: Plane, fused: boolean): number {
+  const c = trackerCurrents(module, type, plane.mounting, 1);
+  if (type.connectorMaxA !== null && c.inputA > type.connectorMaxA * (1 + 1e-9)) return 0;
+  return Math.min(type.inputsPerTracker, c.maxByTracker, fused ? Number.POSITIVE_INFINITY : c.maxUnfused);
+}
+
+/**
+ * The numbers of a design's layout, with its locks. `preferred` keeps to lengths that hold full power where a unit has any.
+ * Names what is missing instead of guessing: with any window unknown there is no layout.
+ */
+export function layoutProblem(design: SiteDesign, breadth: Breadth): ProblemAnswer {
+  const modules = modulesById(design);
+  const types = inverterTypesById(design);
+  const missing = new Set<string>();
+  const locks = design.locks;
+  const one = <K extends (typeof locks)[number]['kind']>(kind: K) =>
+    locks.filter((l): l is Extract<typeof l, { kind: K }> => l.kind === kind);
+  const noDoubling = one('no-doubling').length > 0;
+  const fused = design.dcCable.fuseA !== null;
+
+  const planes = design.planes.filter((p) => p.moduleCount > 0);
+  const units = design.inverters.map((inverter): LayoutUnit => {
+    const type = types.get(inverter.typeId);
+    const kept = one('free-trackers')
+      .filter((l) => l.inverterId === inverter.id)
+      .reduce((sum, l) => sum + l.count, 0);
+    return {
+      id: inverter.id,
+      tag: inverter.tag,
+      ratedW: type?.ratedW ?? 0,
+      dcMaxW: type?.dcMaxW ?? null,
+      trackers: Math.max(0, (type?.trackers ?? 0) - kept),
+      inputs: type?.inputsPerTracker ?? 0,
+      position: inverter.position,
+      empty: one('inverter-empty').some((l) => l.inverterId === inverter.id),
+    };
+  });
+  const known = new Map<string, LengthWindow | null>();
+  const windows = planes.map((plane) => {
+    const module = modules.get(plane.moduleTypeId);
+    const only = one('plane-inverter').filter((l) => l.planeId === plane.id);
+    const fixed = one('plane-length').find((l) => l.planeId === plane.id)?.modules;
+    return design.inverters.map((inverter): LengthWindow | null => {
+      const type = types.get(inverter.typeId);
+      if (!module || !type || (only.length > 0 && !only.some((l) => l.inverterId === inverter.id))) return null;
+      const key = `${plane.id}|${type.id}`;
+      const before = known.get(key);
+      if (before !== undefined) return before;
+      const answer = windowOnSite(design, plane, module, type);
+      answer.missing.forEach((m) => missing.add(m));
+      const w = answer.window;
+      const lengths =
+        w &&
+        (breadth === 'preferred'
+          ? (w.preferred ?? { min: w.minModules, max: w.maxModules })
+          : { min: w.minModules, max: w.maxModules });
+      const parallel = parallelStrings(module, type, plane, fused);
+      const found: LengthWindow | null =
+        !w || !lengths || parallel === 0
+          ? null
+          : fixed === undefined
+            ? { ...lengths, parallel: noDoubling ? 1 : parallel }
+            : fixed >= w.minModules && fixed <= w.maxModules
+              ? { min: fixed, max: fixed, parallel: noDoubling ? 1 : parallel }
+              : null;
+      const usable = found && found.max >= found.min ? found : null;
+      known.set(key, usable);
+      return usable;
+    });
+  });
+  if (missing.size > 0) return { problem: null, missing: [...missing] };
+
+  const planeAt = new Map(planes.map((p, i) => [p.id, i]));
+  const unitAt = new Map(design.inverters.map((u, i) => [u.id, i]));
+  const locked = new Set(one('string').map((l) => l.stringId));
+  const frozen = design.strings.flatMap((s): FrozenString[] => {
+    const plane = planeAt.get(s.planeId);
+    const unit = s.place ? unitAt.get(s.place.inverterId) : undefined;
+    if (!locked.has(s.id) || !s.place || plane === undefined || unit === undefined) return [];
+    const { tracker, input } = s.place;
+    return [{ stringId: s.id, plane, unit, modules: s.modules, tracker, input }];
+  });
+  const hanging = new Map<string, LayoutCount>();
+  for (const s of design.strings) {
+    const plane = planeAt.get(s.planeId);
+    const unit = s.place ? unitAt.get(s.place.inverterId) : undefined;
+    if (plane === undefined || unit === undefined) continue;
+    const key = `${plane}|${unit}|${s.modules}`;
+    hanging.set(key, { plane, unit, modules: s.modules, strings: (hanging.get(key)?.strings ?? 0) + 1 });
+  }
+  const ratios = one('ratio');
+  const least = ratios.flatMap((l) => (l.minPercent === null ? [] : [l.minPercent / 100]));
+  const most = ratios.flatMap((l) => (l.maxPercent === null ? [] : [l.maxPercent / 100]));
+  const fewest = one('max-lengths').map((l) => l.count);
+  return {
+    missing: [],
+    problem: {
+      planes: planes.map((p) => ({
+        id: p.id,
+        label: p.label,
+        classKey: classOf(p),
+        modules: p.moduleCount,
+        moduleW: modules.get(p.moduleTypeId)?.pmaxW ?? 0,
+        position: p.position,
+        edgeM: p.edgeM,
+      })),
+      units,
+      windows,
+      wayM: planes.map((p) => units.map((u) => bothPolesM(p, u))),
+      frozen,
+      before: [...hanging.values()],
+      maxLengths: fewest.length ? Math.min(...fewest) : null,
+      ratioMin: least.length ? Math.max(...least) : null,
+      ratioMax: most.length ? Math.min(...most) : null,
+      useAll: one('use-all').length > 0,
+    },
+  };
+}
+
+/** Plus and minus from the middle of the plane's edge to the unit, with slack, m. */
+function bothPolesM(plane: Pick<Plane, 'position' | 'edgeM'>, unit: LayoutUnit): number {
+  if (!plane.position || !unit.position) return 0;
+  const middle = { ...plane.position, xM: plane.position.xM + plane.edgeM / 2 };
+  return 2 * HOME_RUN_SLACK * wayM(middle, unit.position);
+}
+
+/** Lengths a plane's strings may have on a unit: its window, and those of strings that stay. */
+export function lengthsOn(problem: LayoutProblem, plane: number, unit: number): number[] {
+  const w = problem.windows[plane]?.[unit];
+  const inWindow = w ? Array.from({ length: w.max - w.min + 1 }, (_, i) => w.min + i) : [];
+  const frozen = problem.frozen.filter((f) => f.plane === plane && f.unit === unit).map((f) => f.modules);
+  return [...new Set([...inWindow, ...frozen])].sort((a, b) => a - b);
+}
+
+/** Strings in parallel that a unit's trackers bear for a plane; 1 where only a frozen string brought it there. */
+export function parallelOn(problem: LayoutProblem, plane: number, unit: number): number {
+  return problem.windows[plane]?.[unit]?.parallel ?? 1;
+}
+
+/** Whether counts keep every window, tracker, power limit and lock that counts can show. */
+export function countsFit(problem: LayoutProblem, counts: readonly LayoutCount[]): boolean {
+  const used = problem.planes.map(() => 0);
+  const watts = problem.units.map(() => 0);
+  const groups = problem.units.map(() => new Map<string, { strings: number; parallel: number }>());
+  for (const c of counts) {
+    if (!lengthsOn(problem, c.plane, c.unit).includes(c.modules) || problem.units[c.unit]?.empty) return false;
+    used[c.plane] = (used[c.plane] ?? 0) + c.strings * c.modules;
+    watts[c.unit] = (watts[c.unit] ?? 0) + c.strings * c.modules * (problem.planes[c.plane]?.moduleW ?? 0);
+    const key = `${problem.planes[c.plane]?.classKey}|${c.modules}`;
+    const parallel = parallelOn(problem, c.plane, c.unit);
+    const g = groups[c.unit]?.get(key);
+    groups[c.unit]?.set(key, {
+      strings: (g?.strings ?? 0) + c.strings,
+      parallel: Math.min(g?.parallel ?? parallel, parallel),
+    });
+  }
+  return (
+    problem.planes.every((p, i) => (used[i] ?? 0) <= p.modules) &&
+    problem.units.every((u, i) => {
+      const trackers = [...(groups[i]?.values() ?? [])].reduce((sum, g) => sum + Math.ceil(g.strings / g.parallel), 0);
+      const ratio = (watts[i] ?? 0) / u.ratedW;
+      return (
+        trackers <= u.trackers &&
+        (u.dcMaxW === null || (watts[i] ?? 0) <= u.dcMaxW * (1 + 1e-9)) &&
+        (problem.ratioMax === null || ratio <= problem.ratioMax * (1 + 1e-9)) &&
+        (problem.ratioMin === null || u.empty || ratio >= problem.ratioMin * (1 - 1e-9))
+      );
+    }) &&
+    problem.frozen.every((f) => counts.some((c) => c.plane === f.plane && c.unit === f.unit && c.modules === f.modules))
+  );
+}

@@ -1,0 +1,25 @@
+import type { BUILDINGS } from '../site/dcSide';
+import type { Survey } from '../site/siteDesign';
+
+type Building = (typeof BUILDINGS)[number];
+
+/** Highest DC voltage by school and building, V (NFPA 70 690.7; IEC 62548-1; recalled). Older IEC editions keep buildings at 1000 V. */
+const BY_SCHOOL: Readonly<Record<Survey['school'], Readonly<Record<Building, number>>>> = {
+  NEC: { 'one- or two-family dwelling': 600, 'other building': 1000, 'not on a building': 1500 },
+  IEC: { 'one- or two-family dwelling': 1500, 'other building': 1500, 'not on a building': 1500 },
+  'AU/NZ': { 'one- or two-family dwelling': 1000, 'other building': 1500, 'not on a building': 1500 },
+};
+
+export interface LegalLimit {
+  readonly limitV: number;
+  readonly by: string;
+}
+
+/** The legal limit in force, V: the smaller of what the survey says and what the school knows. Null while neither is known. */
+export function legalLimit(survey: Pick<Survey, 'school' | 'building' | 'dcLegalMaxV'>): LegalLimit | null {
+  const { school, building, dcLegalMaxV } = survey;
+  const bySchool = building === null ? null : BY_SCHOOL[school][building];
+  if (dcLegalMaxV !== null && (bySchool === null || dcLegalMaxV <= bySchool))
+    return { limitV: dcLegalMaxV, by: 'legal limit' };
+  return bySchool === null ? null : { limitV: bySchool, by: `legal limit, ${school}, ${building}` };
+}

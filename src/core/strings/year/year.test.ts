@@ -1,0 +1,173 @@
+import { describe, expect, it } from 'vitest';
+import { plane, siteOf, T100 } from '../../testing/examples';
+import type { SiteDesign } from '../../site/siteDesign';
+import { BLANK_DC_CABLE } from '../../site/dcSide';
+import { withStrings } from '../../site/edits';
+import { readEpw } from '../../weather/epw';
+import { moduleModel, parametersAt } from '../curve/diode';
+import { evenMaximumW, parallelMaximumW } from '../curve/parallel';
+import { evenString, mismatch } from '../curve/tracker';
+import { M575 } from '../../testing/examples';
+import { yearOfEnergy } from './yearOfEnergy';
+
+const CLEARNESS = [0.5, 0.55, 0.6, 0.62, 0.62, 0.62, 0.66, 0.66, 0.62, 0.55, 0.48, 0.45];
+const MEAN_C = [0, 1, 5, 9, 14, 17, 19, 18.5, 14.5, 9.5, 4, 1];
+const EVER_CLEAR = Array.from({ length: 12 }, () => 1);
+
+/** Strings of one module each on trackers that have room: the sums of the year know no string lengths. */
+function siteWith(planes: Parameters<typeof plane>[2][], kwp: number, ratedW: number, clearness: number[]): SiteDesign {
+  const each = Math.round((1000 * kwp) / M575.pmaxW / planes.length / 20);
+  let d = siteOf(
+    1,
+    planes.map((over, i) => plane(`p${i}`, 20 * each, over)),
+    { ...T100, ratedW, trackers: 20, dcMaxW: null },
+  );
+  d = withStrings(
+    d,
+    planes.flatMap((_, i) =>
+      Array.from({ length: each }, (_x, k) => ({
+        id: `s${i}-${k}`,
+        number: i * 100 + k + 1,
+        planeId: `p${i}`,
+        modules: 20,
+        place: { inverterId: 'inv-1', tracker: i * each + k + 1, input: 1, branch: 1 as const },
+        start: null,
+        lengthM: null,
+      })),
+    ),
+  );
+  return {
+    ...d,
+    dcCable: BLANK_DC_CABLE,
+    survey: { ...d.survey, latitudeDeg: 48, longitudeDeg: 11 },
+    energy: { ...d.energy, utcOffsetH: 1, clearness, monthlyMeanC: MEAN_C, dailyRangeK: 8, lossPercent: 3 },
+  };
+}
+const yearOf = (d: SiteDesign) => yearOfEnergy(d, { year: 2025, weather: null }).result!;
+const close = (x: number, want: number, relative = 1e-6) =>
+  expect(Math.abs(x / want - 1), `${x} against ${want}`).toBeLessThan(relative);
+
+describe('a year at 48° N 11° E, 2025 (formulas of the sources named in the code)', () => {
+  it('of clear sky: 1846.250 kWh/m² level, 2314.904 on a south roof of 30°, 123107.5 kWh from 57.5 kWp', () => {
+    const y = yearOf(siteWith([{ tiltDeg: 30, azimuthDeg: 180 }], 57.5, 1e6, EVER_CLEAR));
+    close(y.globalKwhM2, 1846.25);
+    close(y.planes[0]!.kwhM2, 2314.904);
+    close(y.dcKwh, 123107.5);
+  });
+  it('of east and west roofs of 10° with monthly clearness: 114618.2 of 116666.4 kWh pass 80 kW, 291.07 h clipped', () => {
+    const y = yearOf(
+      siteWith(
+        [
+          { tiltDeg: 10, azimuthDeg: 90 },
+          { tiltDeg: 10, azimuthDeg: 270 },
+        ],
+        115,
+        80_000,
+        CLEARNESS,
+      ),
+    );
+    close(y.globalKwhM2, 1124.15);
+    close(y.planes[0]!.kwhM2, 1112.328);
+    close(y.planes[1]!.kwhM2, 1111.974);
+    close(y.dcKwh, 59576.71 + 59470.6);
+    close(y.acKwh, 114618.2);
+    close(y.clippedPercent, 1.75558, 1e-5);
+    close(y.units[0]!.clippedHours, 291.07, 1e-4);
+  });
+  it.each([
+    [115_000, 0],
+    [100_000, 0.32843],
+    [80_000, 6.50726],
+    [115_000 / 1.5, 8.12964],
+  ])('115 kWp south on %d W clips %d %%', (ratedW, percent) => {
+    const y = yearOf(siteWith([{ tiltDeg: 30, azimuthDeg: 180 }], 115, ratedW, CLEARNESS));
+    expect(y.clippedPercent).toBeCloseTo(percent, 4);
+  });
+  it('names what is missing, and says that it rests on a default', () => {
+    const d = siteWith([{ tiltDeg: 30, azimuthDeg: 180 }], 57.5, 1e6, EVER_CLEAR);
+    expect(
+      yearOfEnergy({ ...d, energy: { ...d.energy, monthlyMeanC: null } }, { year: 2025, weather: null }).missing,
+    ).toEqual(['monthly mean temperatures, or a weather file']);
+    const bare = yearOf({ ...d, energy: { ...d.energy, clearness: null } });
+    expect(bare.assumptions.join(' ')).toContain('Clearness 0.6 every month: nobody entered any');
+  });
+  it('loses nothing to mixing like strings, and something to mixing unlike ones', () => {
+    const d = siteWith(
+      [
+        { tiltDeg: 10, azimuthDeg: 90 },
+        { tiltDeg: 10, azimuthDeg: 270 },
+      ],
+      46,
+      80_000,
+      CLEARNESS,
+    );
+    expect(yearOf(d).mismatchKwh).toBe(0);
+    const mixed = withStrings(
+      d,
+      d.strings.map((s) => ({
+        ...s,
+        place: s.place && { ...s.place, tracker: ((s.number % 100) + 1) as number, input: s.planeId === 'p0' ? 1 : 2 },
+      })),
+    );
+    const y = yearOf(mixed);
+    const lossPercent = (100 * y.mismatchKwh) / (y.dcKwh + y.mismatchKwh);
+    expect(lossPercent).toBeGreaterThan(0.02);
+    expect(lossPercent).toBeLessThan(0.5);
+    close(y.dcKwh + y.mismatchKwh, yearOf(d).dcKwh, 1e-9);
+  });
+});
+
+it('the quick maximum of even strings is the one the grid finds, to 1e-6', () => {
+  const model = moduleModel(M575)!;
+  const window = { minV: 200, maxV: 1000 };
+  for (const [g1, c1, n1, g2, c2, n2] of [
+    [820, 48, 18, 430, 37, 18],
+    [1000, 55, 18, 1000, 55, 15],
+    [120, 20, 17, 900, 50, 17],
+    [1000, 60, 5, 1000, 60, 5],
+  ] as const) {
+    const [a, b] = [parametersAt(model, g1, c1), parametersAt(model, g2, c2)];
+    const slow = mismatch([evenString(a, n1, 3), evenString(b, n2, 3)], window);
+    const quick = [
+      { parameters: a, modules: n1 },
+      { parameters: b, modules: n2 },
+    ];
+    close(parallelMaximumW(quick, window), slow.parallel.powerW);
+    close(
+      quick.reduce((s, x) => s + evenMaximumW(x, window), 0),
+      slow.separateW,
+    );
+  }
+});
+
+describe('EPW files (fields as in the EnergyPlus auxiliary programs manual)', () => {
+  const header = [
+    'LOCATION,Tarnholm,-,-,invented,0,57.3,10.2,1.0,24',
+    ...Array.from({ length: 7 }, (_, i) => `HEADER ${i}`),
+  ];
+  const line = (m: number, d: number, h: number, temp = 10, ghi = 100) =>
+    [2025, m, d, h, 0, '?', temp, 5, 50, 101300, 0, 0, 0, ghi, 50, 60, 0, 0, 0, 0, 0, 3].join(',');
+  const days = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
+  const year = days.flatMap((n, m) =>
+    Array.from({ length: n * 24 }, (_, i) => line(m + 1, 1 + Math.floor(i / 24), 1 + (i % 24))),
+  );
+  const read = (lines: string[]) => readEpw([...header, ...lines].join('\n'), 'test');
+  it('give 8760 hours, the first at half past midnight standard time', () => {
+    const y = read(year).year!;
+    expect(y.hours).toHaveLength(8760);
+    expect(y.hours[0]!.midMs).toBe(Date.UTC(2024, 11, 31, 23, 30));
+    expect([y.latitudeDeg, y.utcOffsetH]).toEqual([57.3, 1]);
+  });
+  it('say the line of a short or repeated one', () => {
+    expect(read(year.with(10, '2025,1,1')).errors).toEqual([{ line: 19, text: '3 fields, EPW needs at least 22.' }]);
+    expect(read(year.with(11, year[10]!)).errors[0]).toEqual({
+      line: 20,
+      text: 'time 1-1-11 is repeated or out of order.',
+    });
+  });
+  it('bridge short gaps, say so, and refuse long ones', () => {
+    const gap = (n: number) => year.map((l, i) => (i >= 100 && i < 100 + n ? l.replace(',10,5,', ',99.9,5,') : l));
+    expect(read(gap(6)).year!.notes[0]).toContain('6 hours had missing values');
+    expect(read(gap(7)).errors[0]!.text).toContain('more than six hours of dry-bulb temperature');
+  });
+});
