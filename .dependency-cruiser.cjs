@@ -12,7 +12,7 @@ module.exports = {
       name: 'everything-resolves',
       severity: 'error',
       from: {},
-      to: { couldNotResolve: true, pathNot: '^(\\$app|\\$env)/|virtual:|\\$types$' },
+      to: { couldNotResolve: true, pathNot: '^(\\$app|\\$env)/|virtual:|\\$types$|\\?url$' },
     },
     {
       name: 'core-is-pure',

@@ -256,6 +256,7 @@ function iceRink(): SiteDesign {
       coldestC: -16,
       hottestC: 33,
       dcLegalMaxV: 1500,
+      building: 'other building',
       lineV: 400,
       frequencyHz: 50,
       service: 'earthed wye with neutral (TN-S, TN-C-S)',
@@ -266,6 +267,19 @@ function iceRink(): SiteDesign {
       rcdFitted: false,
       stopFitted: true,
       contactsFitted: false,
+    },
+    dcCable: {
+      ...d.dcCable,
+      sectionMm2: 10,
+      mode: 'two adjacent on a surface',
+      ambientC: 55,
+      circuitsTogether: 6,
+    },
+    energy: {
+      ...d.energy,
+      utcOffsetH: 1,
+      clearness: [0.42, 0.5, 0.56, 0.62, 0.64, 0.64, 0.62, 0.62, 0.58, 0.5, 0.42, 0.38],
+      monthlyMeanC: [0.6, 0.7, 2.8, 7, 11.8, 15.2, 17.4, 17, 13.8, 9.4, 5.2, 2.1],
     },
     board: {
       label: 'PV board PVB-1',
@@ -287,6 +301,7 @@ function iceRink(): SiteDesign {
       azimuthDeg: 176,
       moduleCount: 816,
       position: { xM: 20, yM: 30, zM: 11 },
+      edgeM: 64,
     },
     {
       id: 'hall-north',
@@ -295,6 +310,7 @@ function iceRink(): SiteDesign {
       azimuthDeg: 356,
       moduleCount: 612,
       position: { xM: 20, yM: 52, zM: 11 },
+      edgeM: 64,
     },
     {
       id: 'changing-rooms',
@@ -303,9 +319,10 @@ function iceRink(): SiteDesign {
       azimuthDeg: 266,
       moduleCount: 304,
       position: { xM: 58, yM: 40, zM: 5 },
+      edgeM: 22,
     },
   ];
-  for (const p of planes) d = withPlane(d, { ...p, moduleTypeId: 'larkglass-575', mounting: 'pitched_gap' });
+  for (const p of planes) d = withPlane(d, { ...p, moduleTypeId: 'larkglass-575', mounting: 'pitched_gap', engineeredUocColdV: null });
   for (let n = 1; n <= 8; n++) {
     d = withInverter(d, {
       id: `inv-${n}`,
@@ -389,6 +406,8 @@ function fishHall(): SiteDesign {
     moduleCount: 331,
     mounting: 'pitched_gap',
     position: { xM: 10, yM: 14, zM: 8 },
+    edgeM: 40,
+    engineeredUocColdV: null,
   });
   d = withPlane(d, {
     id: 'quay-west',
@@ -399,6 +418,8 @@ function fishHall(): SiteDesign {
     moduleCount: 286,
     mounting: 'pitched_gap',
     position: null,
+    edgeM: 0,
+    engineeredUocColdV: null,
   });
   for (let n = 1; n <= 4; n++)
     d = withInverter(d, {

@@ -146,3 +146,17 @@ export function worstOf(verdicts: Iterable<Verdict>): Verdict {
   const seen = new Set(verdicts);
   return VERDICT_ORDER.find((v) => seen.has(v)) ?? 'unknown';
 }
+
+/** The most urgent of many checks, in order: without sorting those that nobody looks at. */
+export function mostUrgent(checks: readonly Check[], count: number): Check[] {
+  const top: Check[] = [];
+  for (const c of checks) {
+    const last = top[count - 1];
+    if (last !== undefined && byUrgency(c, last) >= 0) continue;
+    let at = Math.min(top.length, count - 1);
+    while (at > 0 && byUrgency(c, top[at - 1] as Check) < 0) at--;
+    top.splice(at, 0, c);
+    if (top.length > count) top.pop();
+  }
+  return top;
+}

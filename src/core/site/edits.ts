@@ -135,12 +135,24 @@ export function withStringAt(d: SiteDesign, stringId: string, place: Place | nul
   const key = place && placeKey(place);
   return {
     ...d,
-    strings: d.strings.map((s) => {
-      if (s.id === stringId) return { ...s, place };
-      if (key && s.place && placeKey(s.place) === key) return { ...s, place: moved.place };
-      return s;
-    }),
+    strings: withoutLoneBranches(
+      d.strings.map((s) => {
+        if (s.id === stringId) return { ...s, place };
+        if (key && s.place && placeKey(s.place) === key) return { ...s, place: moved.place };
+        return s;
+      }),
+    ),
   };
+}
+
+/** A Y-branch whose first string went elsewhere is no Y any more: its second string takes the input. */
+function withoutLoneBranches(strings: PvString[]): PvString[] {
+  const firsts = new Set(strings.flatMap((s) => (s.place?.branch === 1 ? [placeKey(s.place)] : [])));
+  return strings.map((s) =>
+    s.place?.branch === 2 && !firsts.has(placeKey({ ...s.place, branch: 1 }))
+      ? { ...s, place: { ...s.place, branch: 1 } }
+      : s,
+  );
 }
 
 /** All strings at once, as a layout gives them. */

@@ -13,6 +13,7 @@ import {
   withoutInverter,
   withoutPlane,
 } from './edits';
+import { sharing } from './sharing';
 import { emptyDesign, siteDesignSchema } from './siteDesign';
 
 const site = (() => {
@@ -55,6 +56,38 @@ describe('design document', () => {
     expect(
       flaw({ ...site, chain: { ...site.chain, devices: site.chain.devices.map((d) => ({ ...d, address: 7 })) } })[0],
     ).toMatch(/Address 7/);
+  });
+  it('reads a design of the first edition, filling in what it did not know as not known', () => {
+    const { dcCable: _c, locks: _l, energy: _e, ...rest } = structuredClone(site);
+    const old = {
+      ...rest,
+      survey: Object.fromEntries(
+        Object.entries(rest.survey).filter(([k]) => !['building', 'coldMethod', 'engineeredDocument'].includes(k)),
+      ),
+      planes: rest.planes.map(({ edgeM: _m, engineeredUocColdV: _v, ...p }) => p),
+      strings: rest.strings.map(({ start: _s, lengthM: _n, ...s }) => ({
+        ...s,
+        place: s.place && { inverterId: s.place.inverterId, tracker: s.place.tracker, input: s.place.input },
+      })),
+    };
+    const read = siteDesignSchema.parse(old);
+    expect(read.strings).toEqual(site.strings);
+    expect(read.survey.building).toBeNull();
+    expect(read.dcCable.sectionMm2).toBeNull();
+    expect(
+      assessSite(read)
+        .checks.filter((c) => c.id === 'strings.home-run-drop')
+        .every((c) => c.verdict === 'unknown'),
+    ).toBe(true);
+  });
+  it('shares the parts that did not change when it comes back from elsewhere', () => {
+    const back = structuredClone(site);
+    expect(sharing(site, back)).toBe(site);
+    const moved = { ...back, strings: back.strings.map((s, i) => (i === 0 ? { ...s, modules: 3 } : s)) };
+    const shared = sharing(site, moved);
+    expect(shared).toEqual(moved);
+    expect(shared.planes).toBe(site.planes);
+    expect(shared.strings[1]).toBe(site.strings[1]);
   });
   it('refuses a newer version whole', () => expect(flaw({ ...site, schema: 2 })[0]).toMatch(/^schema/));
 });

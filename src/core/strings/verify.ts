@@ -165,12 +165,17 @@ function trackers(design: SiteDesign, hung: readonly Hung[]): Violation[] {
     if (!first) return [];
     const { type, module } = first;
     const found: Violation[] = [];
-    const kinds = new Set(
-      group.map(
-        (h) => `${h.module.name}, ${h.plane.tiltDeg}° tilt, ${h.plane.azimuthDeg}° azimuth, ${h.s.modules} modules`,
-      ),
+    const unlike = group.some(
+      (h) => classKey(h) !== classKey(first) || h.module !== module || h.s.modules !== first.s.modules,
     );
-    if (kinds.size > 1) found.push(say('V03', `${name} mixes ${[...kinds].join(' and ')}.`));
+    if (unlike) {
+      const kinds = new Set(
+        group.map(
+          (h) => `${h.module.name}, ${h.plane.tiltDeg}° tilt, ${h.plane.azimuthDeg}° azimuth, ${h.s.modules} modules`,
+        ),
+      );
+      found.push(say('V03', `${name} mixes ${[...kinds].join(' and ')}.`));
+    }
     const amps = group.reduce((sum, h) => sum + (type.shortCircuitLimitIsStc ? 1 : 1.25) * oneA(h), 0);
     if (amps > type.trackerShortCircuitMaxA * (1 + 1e-9))
       found.push(say('V05', `${name}: ${amps.toFixed(1)} A on ${type.trackerShortCircuitMaxA} A.`));
@@ -192,12 +197,13 @@ function trackers(design: SiteDesign, hung: readonly Hung[]): Violation[] {
 }
 
 function power(design: SiteDesign, hung: readonly Hung[]): Violation[] {
+  const watts = new Map<string, number>();
+  for (const h of hung) watts.set(h.unit.id, (watts.get(h.unit.id) ?? 0) + h.s.modules * h.module.pmaxW);
+  const most = new Map(design.equipment.inverters.map((t) => [t.id, t.dcMaxW]));
   return design.inverters.flatMap((unit) => {
-    const own = hung.filter((h) => h.unit.id === unit.id);
-    const watts = own.reduce((sum, h) => sum + h.s.modules * h.module.pmaxW, 0);
-    const most = own[0]?.type.dcMaxW ?? null;
-    return most !== null && watts > most * (1 + 1e-9)
-      ? [say('V06', `${unit.tag}: ${(watts / 1000).toFixed(1)} kW on ${(most / 1000).toFixed(1)} kW.`)]
+    const [own, limit] = [watts.get(unit.id) ?? 0, most.get(unit.typeId) ?? null];
+    return limit !== null && own > limit * (1 + 1e-9)
+      ? [say('V06', `${unit.tag}: ${(own / 1000).toFixed(1)} kW on ${(limit / 1000).toFixed(1)} kW.`)]
       : [];
   });
 }

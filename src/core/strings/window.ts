@@ -166,15 +166,15 @@ export function coldReserveK(m: ModuleType, w: StringWindow, modules: number): n
   return (w.limitV / modules - w.uocColdV) / Math.abs(m.betaUocPerK * m.uocV);
 }
 
-/** The window of a plane's module on an inverter type, under the survey of the site. */
-export function windowOnSite(
+/** What a window on a site rests on: a plane's module on an inverter type, under the survey. */
+export function windowInputs(
   design: SiteDesign,
   plane: Plane,
   module: ModuleType,
   inverter: InverterType,
-): WindowAnswer {
+): WindowInputs {
   const { coldestC, hottestC, dcLegalMaxV, school, building, coldMethod, engineeredDocument } = design.survey;
-  return stringWindow({
+  return {
     module,
     inverter,
     mounting: plane.mounting,
@@ -185,7 +185,17 @@ export function windowOnSite(
     building,
     coldMethod,
     engineered: { uocColdV: plane.engineeredUocColdV, document: engineeredDocument },
-  });
+  };
+}
+
+/** The window of a plane's module on an inverter type, under the survey of the site. */
+export function windowOnSite(
+  design: SiteDesign,
+  plane: Plane,
+  module: ModuleType,
+  inverter: InverterType,
+): WindowAnswer {
+  return stringWindow(windowInputs(design, plane, module, inverter));
 }
 
 /** One thing changed in the inputs, and the longest string that would be legal then. */

@@ -3,8 +3,10 @@ import { assessSite } from '$core/assess';
 import type { Assessment } from '$core/assess';
 import type { DesignEdit } from '$core/edit';
 import { applyEdit } from '$core/edit';
-import type { Verdict } from '$core/kernel/check';
+import type { Check, Verdict } from '$core/kernel/check';
 import { VERDICT_ORDER } from '$core/kernel/check';
+import { Memo } from '$core/kernel/memo';
+import { sharing } from '$core/site/sharing';
 import type { SiteDesign } from '$core/site/siteDesign';
 import type { ProblemDocument } from './api';
 import { ApiProblem, post } from './api';
@@ -33,7 +35,8 @@ export class SiteState {
   trouble = $state.raw<ProblemDocument | null>(null);
   /** What the last change did to checks. */
   changes = $state.raw<readonly VerdictChange[]>([]);
-  readonly assessment: Assessment = $derived(assessSite(this.design));
+  readonly #memo = new Memo();
+  readonly assessment: Assessment = $derived(assessSite(this.design, this.#memo));
   revision = $state(0);
   #queue: Promise<unknown> = Promise.resolve();
 
@@ -45,7 +48,7 @@ export class SiteState {
   /** Shows what the server has, when nothing of ours is on its way. */
   take(stored: Stored): void {
     if (this.pending > 0) return;
-    this.design = stored.design;
+    this.design = sharing(this.design, stored.design);
     this.revision = stored.revision;
     this.canUndo = stored.canUndo;
   }
@@ -80,7 +83,7 @@ export class SiteState {
         const stored = await post<Stored>(`/api/v1/sites/${this.siteId}/${what}`, body(this.revision));
         this.revision = stored.revision;
         this.canUndo = stored.canUndo;
-        if (what === 'undo' || this.pending === 1) this.design = stored.design;
+        if (what === 'undo' || this.pending === 1) this.design = sharing(this.design, stored.design);
         return null;
       } catch (cause) {
         if (!(cause instanceof ApiProblem)) throw cause;
@@ -97,17 +100,22 @@ export class SiteState {
 
 /** Checks that stand otherwise than before, worst first. A part keeps its check when it moves; holding ones that come and go are no news. */
 function verdictChanges(before: Assessment, after: Assessment): VerdictChange[] {
-  const keyed = ({ checks }: Assessment) =>
-    new Map(checks.map((c) => [`${c.id}|${c.subject.id ?? c.subject.path}`, c]));
-  const [was, is] = [keyed(before), keyed(after)];
+  // A check that is the very same object was not even computed again: nothing to compare.
+  const [old, now] = [new Set(before.checks), new Set(after.checks)];
+  const keyed = (checks: Iterable<Check>, others: ReadonlySet<Check>) => {
+    const found = new Map<string, Check>();
+    for (const c of checks) if (!others.has(c)) found.set(`${c.id}|${c.subject.id ?? c.subject.path}`, c);
+    return found;
+  };
+  const [was, is] = [keyed(old, now), keyed(now, old)];
   const rank = (c: VerdictChange) => (c.to ? VERDICT_ORDER.indexOf(c.to) : VERDICT_ORDER.length);
   return [...new Set([...was.keys(), ...is.keys()])]
     .flatMap((key): VerdictChange[] => {
-      const [old, now] = [was.get(key), is.get(key)];
-      if ((old?.verdict ?? 'holds') === (now?.verdict ?? 'holds')) return [];
-      const shown = now ?? old;
+      const [from, to] = [was.get(key), is.get(key)];
+      if ((from?.verdict ?? 'holds') === (to?.verdict ?? 'holds')) return [];
+      const shown = to ?? from;
       return shown
-        ? [{ what: `${shown.title} · ${shown.subject.path}`, from: old?.verdict ?? null, to: now?.verdict ?? null }]
+        ? [{ what: `${shown.title} · ${shown.subject.path}`, from: from?.verdict ?? null, to: to?.verdict ?? null }]
         : [];
     })
     .sort((a, b) => rank(a) - rank(b));

@@ -4,6 +4,7 @@ import { inverterTypeSchema } from '$core/equipment/inverterType';
 import { moduleTypeSchema } from '$core/equipment/moduleType';
 import { LINE_ELEMENTS } from '$core/kernel/check';
 import { quantity } from '$core/kernel/schema';
+import { dcCableSchema } from '$core/site/dcSide';
 import { RECORD_VALUES, recordSchema } from '$core/proving/record';
 import {
   GRID_CODE_FAMILIES,
@@ -70,6 +71,58 @@ export const windowRequest = z.object({
   mounting: planeSchema.shape.mounting,
   ...temperatures,
 });
+export const fuseRequest = z.object({
+  module: moduleTypeSchema,
+  mounting: planeSchema.shape.mounting,
+  strings: z.number().int().min(1).max(24),
+  school: surveySchema.shape.school,
+  shortCircuitLimitIsStc: z.boolean().default(false),
+});
+export const fuseResponse = z.object({
+  reverseA: z.number(),
+  needed: z.boolean(),
+  maxUnfused: z.number(),
+  leastA: z.number(),
+  mostA: z.number(),
+  ratingA: z.number().nullable(),
+});
+
+export const homeRunRequest = z.object({
+  module: moduleTypeSchema,
+  modules: pvStringSchema.shape.modules,
+  lengthM: quantity(0.1, 1000, 'm', 'One-way length'),
+  sectionMm2: dcCableSchema.shape.sectionMm2.unwrap(),
+  conductorC: dcCableSchema.shape.conductorC.default(60),
+});
+export const homeRunResponse = z.object({
+  ohm: z.number(),
+  dropV: z.number(),
+  dropPercent: z.number(),
+  lossW: z.number(),
+});
+
+export const trackerRequest = z.object({
+  mpptMinV: quantity(50, 1500, 'V', 'Lower end of the tracking range'),
+  mpptMaxV: quantity(100, 1600, 'V', 'Upper end of the tracking range'),
+  strings: z
+    .array(
+      z.object({
+        module: moduleTypeSchema,
+        modules: pvStringSchema.shape.modules,
+        irradianceWm2: quantity(0, 1600, 'W/m²', 'Light on the plane'),
+        cellC: quantity(-60, 120, '°C', 'Cell temperature'),
+      }),
+    )
+    .min(1)
+    .max(24),
+});
+export const trackerResponse = z.object({
+  powerW: z.number(),
+  voltageV: z.number(),
+  separateW: z.number(),
+  lossPercent: z.number(),
+});
+
 export const windowResponse = z.object({
   missing: z.array(z.string()),
   window: z
@@ -172,3 +225,5 @@ export const shelfRequest = z.discriminatedUnion('kind', [
 ]);
 export const shelfResponse = z.object({ modules: z.array(moduleTypeSchema), inverters: z.array(inverterTypeSchema) });
 export const shelfPutResponse = z.object({ id: z.string() });
+
+export const stringListResponse = z.object({ strings: z.array(pvStringSchema) });

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Check, Verdict } from '$core/kernel/check';
-  import { VERDICT_ORDER, byUrgency } from '$core/kernel/check';
+  import { VERDICT_ORDER, mostUrgent } from '$core/kernel/check';
   import { fixed, formatQuantity } from '$core/kernel/quantity';
   import VerdictMark from './VerdictMark.svelte';
 
@@ -9,14 +9,13 @@
   const STEP = 40;
   let shown = $state(STEP);
   let only = $state<Verdict | null>(null);
-  const sorted = $derived([...checks].sort(byUrgency));
-  const counts = $derived(
-    Object.fromEntries(VERDICT_ORDER.map((v) => [v, checks.filter((c) => c.verdict === v).length])) as Record<
-      Verdict,
-      number
-    >,
-  );
-  const rows = $derived(withKeys(only ? sorted.filter((c) => c.verdict === only) : sorted));
+  const counts = $derived.by(() => {
+    const seen: Record<Verdict, number> = { stop: 0, unknown: 0, tight: 0, holds: 0 };
+    for (const c of checks) seen[c.verdict] += 1;
+    return seen;
+  });
+  const wanted = $derived(only ? checks.filter((c) => c.verdict === only) : checks);
+  const rows = $derived(withKeys(mostUrgent(wanted, shown)));
 
   /** Far from the limit the digits say nothing: an insulation reading may lie a hundred times above. */
   const marginWords = (c: Check) =>
@@ -56,7 +55,7 @@
     </p>
   {:else}
     <ol class="max-h-[calc(100vh-14rem)] overflow-y-auto print:max-h-none">
-      {#each rows.slice(0, shown) as { key, check: c } (key)}
+      {#each rows as { key, check: c } (key)}
         <li class="border-b border-rule">
           <details class="group">
             <summary class="grid cursor-pointer list-none grid-cols-[auto_1fr_auto] gap-x-2 px-3 py-1.5 hover:bg-paper">
@@ -83,11 +82,11 @@
         </li>
       {/each}
     </ol>
-    {#if rows.length > shown}
+    {#if wanted.length > shown}
       <button
         type="button"
         class="px-3 py-2 text-left font-semibold text-primary-700 underline"
-        onclick={() => (shown += STEP * 5)}>Show more ({rows.length - shown} left)</button
+        onclick={() => (shown += STEP * 5)}>Show more ({wanted.length - shown} left)</button
       >
     {/if}
   {/if}

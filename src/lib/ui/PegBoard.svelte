@@ -1,52 +1,78 @@
 <script lang="ts">
-  import type { Check, Verdict } from '$core/kernel/check';
-  import { worstOf } from '$core/kernel/check';
-  import { fixed } from '$core/kernel/quantity';
+  import { untrack } from 'svelte';
+  import type { Check } from '$core/kernel/check';
+  import type { Lock } from '$core/site/dcSide';
   import type { Place, PvString, SiteDesign } from '$core/site/siteDesign';
+  import { placeKey } from '$core/site/siteDesign';
+  import { verdictsOf } from '$core/strings/assess/verdictsOf';
+  import PegUnit from './PegUnit.svelte';
+  import type { UnitView } from './pegs';
+  import { unitViews } from './pegs';
   import { planeLetter } from './planeGlyph';
-  import VerdictMark from './VerdictMark.svelte';
 
   let {
     design,
     checks,
     onmove,
-  }: { design: SiteDesign; checks: readonly Check[]; onmove: (string: PvString, place: Place | null) => void } =
-    $props();
+    onlock,
+  }: {
+    design: SiteDesign;
+    checks: readonly Check[];
+    onmove: (string: PvString, place: Place | null) => void;
+    onlock: (lock: Lock, on: boolean) => void;
+  } = $props();
 
+  const SIZES = [
+    { name: 'small', columns: 'grid-cols-2 sm:grid-cols-3 xl:grid-cols-5', zoom: 0.7 },
+    { name: 'middle', columns: 'sm:grid-cols-2 xl:grid-cols-3', zoom: 1 },
+    { name: 'large', columns: 'sm:grid-cols-1 xl:grid-cols-2', zoom: 1.25 },
+  ] as const;
+  let size = $state<(typeof SIZES)[number]['name']>('middle');
+  let find = $state('');
+  let planeOnly = $state('');
   let picked = $state<string | null>(null);
   let said = $state('');
-  const types = $derived(new Map(design.equipment.inverters.map((t) => [t.id, t])));
+  const scale = $derived(SIZES.find((s) => s.name === size) ?? SIZES[1]);
+
   const letters = $derived(new Map(design.planes.map((p, i) => [p.id, planeLetter(i)])));
-  const at = $derived(
-    new Map(
-      design.strings.flatMap((s) =>
-        s.place ? [[`${s.place.inverterId}/${s.place.tracker}/${s.place.input}`, s] as const] : [],
-      ),
-    ),
-  );
+  const at = $derived(new Map(design.strings.flatMap((s) => (s.place ? [[placeKey(s.place), s] as const] : []))));
   const loose = $derived(design.strings.filter((s) => s.place === null));
-  const verdicts = $derived.by(() => {
-    const seen = new Map<string, Set<Verdict>>();
-    for (const c of checks)
-      if (
-        c.subject.id &&
-        (c.subject.element === 'string' || c.subject.element === 'tracker' || c.subject.element === 'inverter')
-      )
-        (seen.get(c.subject.id) ?? seen.set(c.subject.id, new Set()).get(c.subject.id)!).add(c.verdict);
-    return new Map([...seen].map(([id, v]) => [id, worstOf(v)]));
+  const locked = $derived(new Set(design.locks.flatMap((l) => (l.kind === 'string' ? [l.stringId] : []))));
+  let last: readonly UnitView[] = [];
+  const views = $derived.by(() => {
+    const ratios = new Map<string | undefined, number | null>();
+    for (const c of checks) if (c.id === 'strings.dc-ac-ratio') ratios.set(c.subject.id, c.value);
+    const verdicts = verdictsOf(checks);
+    return untrack(() => (last = unitViews(design, verdicts, ratios, last)));
   });
-  const ratioOf = $derived(
-    new Map(checks.filter((c) => c.id === 'strings.dc-ac-ratio').map((c) => [c.subject.id, c.value])),
+
+  const wanted = $derived(find.trim().toLowerCase());
+  /** A search finds a unit by its tag, and strings by `12` or a plane's letter with a number, as `B 12`. */
+  const matches = (s: PvString) => {
+    const letter = (letters.get(s.planeId) ?? '').toLowerCase();
+    return wanted === '' || String(s.number) === wanted || `${letter}${s.number}` === wanted.replace(/\s/g, '');
+  };
+  const dimmed = $derived((s: PvString) => (planeOnly !== '' && s.planeId !== planeOnly) || !matches(s));
+  const shown = $derived(
+    views.filter((v) => {
+      if (planeOnly && !v.strings.some((s) => s.planeId === planeOnly)) return false;
+      return wanted === '' || v.unit.tag.toLowerCase().includes(wanted) || v.strings.some(matches);
+    }),
   );
+  const dimmedOn = (v: UnitView) =>
+    wanted !== '' && v.unit.tag.toLowerCase().includes(wanted)
+      ? (s: PvString) => planeOnly !== '' && s.planeId !== planeOnly
+      : dimmed;
 
   const nameOf = (s: PvString) => `string ${s.number}, plane ${letters.get(s.planeId)}, ${s.modules} modules`;
   const placeName = (p: Place) =>
     `${design.inverters.find((i) => i.id === p.inverterId)?.tag} tracker ${p.tracker} input ${p.input}`;
+  const inHand = $derived(design.strings.find((s) => s.id === picked));
 
   function hang(place: Place | null) {
-    const string = design.strings.find((s) => s.id === picked);
+    const string = inHand;
     if (!string) return;
-    const other = place && at.get(`${place.inverterId}/${place.tracker}/${place.input}`);
+    const other = place && at.get(placeKey(place));
     picked = null;
     if (other?.id === string.id) return;
     onmove(string, place);
@@ -55,13 +81,20 @@
       : `${nameOf(string)} hangs on no input`;
   }
 
-  function press(place: Place) {
-    const own = at.get(`${place.inverterId}/${place.tracker}/${place.input}`);
-    if (picked) hang(place);
+  function press(place: Place, joined: boolean) {
+    const own = at.get(placeKey(place));
+    if (picked && joined && own && own.id !== picked) hang({ ...place, branch: 2 });
+    else if (picked) hang(place);
     else if (own) {
       picked = own.id;
       said = `${nameOf(own)} picked up. Choose an input with the arrow keys and press Enter; Escape puts it back.`;
     }
+  }
+
+  function toggleLock(string: PvString, built = false) {
+    const on = !locked.has(string.id);
+    onlock({ kind: 'string', stringId: string.id, built }, on);
+    said = `${nameOf(string)} ${on ? 'is locked where it hangs' : 'is no longer locked'}`;
   }
 
   /** Arrow keys walk from peg to peg: left and right over inputs, up and down over trackers, on into the next inverter. */
@@ -71,16 +104,22 @@
       said = 'Put back.';
       return;
     }
+    const peg = (event.target as HTMLElement).closest<HTMLElement>('[data-peg]');
+    if (!peg) return;
+    const [unit = 0, tracker = 0, input = 0] = (peg.dataset.peg ?? '').split('/').map(Number);
+    if (event.key.toLowerCase() === 'l' && !event.ctrlKey && !event.metaKey) {
+      const own = at.get(`${design.inverters[unit]?.id}/${tracker}/${input}/1`);
+      if (own) toggleLock(own);
+      return;
+    }
     const step = (
       { ArrowLeft: [0, -1], ArrowRight: [0, 1], ArrowUp: [-1, 0], ArrowDown: [1, 0] } as Record<
         string,
         [number, number]
       >
     )[event.key];
-    const peg = (event.target as HTMLElement).closest<HTMLElement>('[data-peg]');
-    if (!step || !peg) return;
+    if (!step) return;
     event.preventDefault();
-    const [unit = 0, tracker = 0, input = 0] = (peg.dataset.peg ?? '').split('/').map(Number);
     const find = (u: number, t: number, i: number) =>
       document.querySelector<HTMLElement>(`[data-peg="${u}/${t}/${i}"]`);
     const next =
@@ -103,80 +142,59 @@
     pegsOf(unit)
       .filter((p) => p.dataset.peg?.startsWith(`${unit}/${tracker}/`))
       .at(-1);
+  const BOX = 'border border-rule bg-white px-2 py-1 text-ink';
 </script>
+
+<div class="no-print mb-2 flex flex-wrap items-end gap-3 text-sm text-dim">
+  <label
+    >Find a unit or string
+    <input class="block w-36 {BOX}" type="search" bind:value={find} placeholder="INV-07 or 112" />
+  </label>
+  <label
+    >Plane
+    <select class="block {BOX}" bind:value={planeOnly}>
+      <option value="">all planes</option>
+      {#each design.planes as p, i (p.id)}<option value={p.id}>{planeLetter(i)} {p.label}</option>{/each}
+    </select>
+  </label>
+  <label
+    >Size
+    <select class="block {BOX}" bind:value={size}>
+      {#each SIZES as s (s.name)}<option value={s.name}>{s.name}</option>{/each}
+    </select>
+  </label>
+  <p class="ml-auto" aria-live="polite">
+    {shown.length === views.length ? `${views.length} units` : `${shown.length} of ${views.length} units`}
+  </p>
+</div>
 
 <!-- svelte-ignore a11y_no_static_element_interactions -->
 <div onkeydown={walk}>
   <p aria-live="assertive" class="sr-only">{said}</p>
-  {#if picked}
-    {@const s = design.strings.find((c) => c.id === picked)}
+  {#if inHand}
     <p
       class="no-print fixed bottom-3 left-1/2 z-20 w-max max-w-[95vw] -translate-x-1/2 border-2 border-ink bg-primary-50 px-4 py-2 shadow-lg"
     >
-      In hand: <b>{s && nameOf(s)}</b>. Choose an input.
+      In hand: <b>{nameOf(inHand)}</b>. Choose an input; with Shift it joins the string there as a Y.
       <button type="button" class="ml-3 underline" onclick={() => hang(null)}>Hang on none</button>
+      {#if inHand.place}<button type="button" class="ml-3 underline" onclick={() => toggleLock(inHand)}
+          >{locked.has(inHand.id) ? 'Unlock' : 'Lock here'}</button
+        >{/if}
       <button type="button" class="ml-3 underline" onclick={() => (picked = null)}>Put back</button>
     </p>
   {/if}
-  <div class="grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
-    {#each design.inverters as unit, u (unit.id)}
-      {@const type = types.get(unit.typeId)}
-      {@const ratio = ratioOf.get(unit.id)}
-      {#if type}
-        <section class="sheet p-2" aria-label="Pegs of {unit.tag}">
-          <header class="mb-1 flex items-baseline justify-between">
-            <h3>{unit.tag} <span class="font-normal text-dim">{type.name}</span></h3>
-            <span class="num">{ratio == null ? 'empty' : `DC/AC ${fixed(ratio, 0)} %`}</span>
-          </header>
-          <div class="space-y-0.5">
-            {#each Array.from({ length: type.trackers }, (_, t) => t + 1) as tracker (tracker)}
-              <div class="flex items-center gap-1">
-                <span class="flex w-9 items-center gap-0.5 text-sm"
-                  ><span class="num w-5 text-right">{tracker}</span>
-                  {#if verdicts.has(`${unit.id}/${tracker}`)}<VerdictMark
-                      verdict={verdicts.get(`${unit.id}/${tracker}`) ?? 'unknown'}
-                      word={false}
-                    />{/if}
-                </span>
-                {#each Array.from({ length: type.inputsPerTracker }, (_, i) => i + 1) as input (input)}
-                  {@const place = { inverterId: unit.id, tracker, input }}
-                  {@const s = at.get(`${unit.id}/${tracker}/${input}`)}
-                  <button
-                    type="button"
-                    data-peg="{u}/{tracker}/{input}"
-                    tabindex={tracker === 1 && input === 1 ? 0 : -1}
-                    draggable={s !== undefined}
-                    class="flex h-7 min-w-0 flex-1 items-center gap-1 border px-1 text-left text-sm
-                      {s ? 'peg-tag border-ink bg-paper' : 'border-dashed border-rule bg-transparent text-dim'}
-                      {s && picked === s.id ? 'bg-primary-100 outline-2 outline-primary-600' : ''}"
-                    aria-label="{placeName(place)}: {s ? nameOf(s) : 'empty'}{s
-                      ? `, ${verdicts.get(s.id) ?? 'unknown'}`
-                      : ''}"
-                    aria-pressed={s !== undefined && picked === s.id}
-                    onclick={() => press(place)}
-                    ondragstart={() => (picked = s?.id ?? null)}
-                    ondragend={() => (picked = null)}
-                    ondragover={(e) => e.preventDefault()}
-                    ondrop={(e) => {
-                      e.preventDefault();
-                      hang(place);
-                    }}
-                  >
-                    {#if s}
-                      <span class="shrink-0 border border-ink bg-sheet px-1 font-bold leading-4"
-                        >{letters.get(s.planeId)}</span
-                      >
-                      <span class="num truncate">{s.number}·{s.modules}</span>
-                      <span class="ml-auto"><VerdictMark verdict={verdicts.get(s.id) ?? 'unknown'} word={false} /></span
-                      >
-                    {:else}<span class="num w-full text-center">{input}</span>{/if}
-                  </button>
-                {/each}
-              </div>
-            {/each}
-          </div>
-        </section>
-      {/if}
+  {#if shown.length === 0}<p class="sheet p-4 text-dim">Nothing here is called “{find}” on this plane.</p>{/if}
+  <div class="grid gap-3 {scale.columns}" style:zoom={scale.zoom}>
+    {#each shown as view (view.unit.id)}
+      <PegUnit
+        {view}
+        {letters}
+        picked={picked && view.strings.some((s) => s.id === picked) ? picked : null}
+        dimmed={dimmedOn(view)}
+        onpress={press}
+        onpick={(s) => (picked = s?.id ?? null)}
+        onhang={hang}
+      />
     {/each}
   </div>
   {#if loose.length}
@@ -187,7 +205,8 @@
           <button
             type="button"
             draggable="true"
-            class="peg-tag flex h-7 items-center gap-1 border border-ink bg-paper px-1 text-sm {picked === s.id
+            class="flex h-7 items-center gap-1 rounded-l-xl border border-ink bg-paper pr-1 pl-3 text-sm {picked ===
+            s.id
               ? 'bg-primary-100'
               : ''}"
             aria-label="{nameOf(s)}: on no input"
@@ -205,22 +224,3 @@
     </section>
   {/if}
 </div>
-
-<style>
-  /* A tag with its hole on the side of the peg. */
-  .peg-tag {
-    border-radius: 12px 0 0 12px;
-    padding-left: 1rem;
-    position: relative;
-  }
-  .peg-tag::before {
-    content: '';
-    position: absolute;
-    left: 5px;
-    width: 7px;
-    height: 7px;
-    border: 1px solid var(--color-ink);
-    border-radius: 50%;
-    background: var(--color-sheet);
-  }
-</style>

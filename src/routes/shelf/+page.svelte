@@ -41,6 +41,7 @@
         'trackerShortCircuitMaxA',
         'shortCircuitLimitIsStc',
         'connectorMaxA',
+        'connectorMaxV',
         'dcMaxW',
       ],
     },

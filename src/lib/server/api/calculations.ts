@@ -12,17 +12,28 @@ import { gridCodeOf } from '$core/site/gridCodes';
 import { withStrings } from '$core/site/edits';
 import { layoutStrings } from '$core/strings/layout/lay';
 import { verifyLayout } from '$core/strings/verify';
+import { rearGainOf } from '$core/strings/currents';
+import { moduleModel, parametersAt } from '$core/strings/curve/diode';
+import { evenString, mismatch } from '$core/strings/curve/tracker';
+import { homeRunDrop, homeRunOhm } from '$core/strings/dcCable';
+import { stringFuse } from '$core/strings/fuses';
 import { stringWindow } from '$core/strings/window';
 import {
   acVoltagesRequest,
   assessmentSchema,
   checksResponse,
   designRequest,
+  fuseRequest,
+  fuseResponse,
+  homeRunRequest,
+  homeRunResponse,
   insulationRequest,
   layoutResponse,
   runRequest,
   stringTestRequest,
   stringTestResponse,
+  trackerRequest,
+  trackerResponse,
   verdictResponse,
   windowRequest,
   windowResponse,
@@ -45,6 +56,40 @@ export const CALCULATIONS = {
     request: windowRequest,
     response: windowResponse,
     compute: (i) => stringWindow(i),
+  }),
+  'string-fuse': calculation({
+    summary: 'Reverse current and string fuse of strings in parallel',
+    request: fuseRequest,
+    response: fuseResponse,
+    compute: (i) =>
+      stringFuse(
+        i.module,
+        rearGainOf(i.module, i.mounting),
+        i.strings,
+        i.school,
+        i.shortCircuitLimitIsStc ? 1 : undefined,
+      ),
+  }),
+  'dc-home-run': calculation({
+    summary: 'Voltage drop and loss of a home run at standard conditions',
+    request: homeRunRequest,
+    response: homeRunResponse,
+    compute: (i) =>
+      homeRunDrop(homeRunOhm(i.lengthM, i.sectionMm2, i.conductorC), i.module.impA, i.modules * i.module.umpV),
+  }),
+  'tracker-curve': calculation({
+    summary: 'Highest power of strings on one tracker, each in its own light, together and apart',
+    request: trackerRequest,
+    response: trackerResponse,
+    compute: (i) => {
+      const strings = i.strings.map((s) => {
+        const model = moduleModel(s.module);
+        if (!model) throw new RangeError(`module must describe a real curve (got ${s.module.name})`);
+        return evenString(parametersAt(model, s.irradianceWm2, s.cellC), s.modules, s.module.bypassDiodes);
+      });
+      const { parallel, separateW, lossPercent } = mismatch(strings, { minV: i.mpptMinV, maxV: i.mpptMaxV });
+      return { ...parallel, separateW, lossPercent };
+    },
   }),
   layout: calculation({
     summary: 'An automatic layout of a design, checked by the independent verifier',

@@ -15,8 +15,10 @@ import {
   shelfRequest,
   shelfResponse,
   storedResponse,
+  stringListResponse,
   undoRequest,
 } from '$lib/schemas/api';
+import { keptResponse, newestYearResponse, weatherRequest, weatherResponse, yearRequest } from '$lib/schemas/energy';
 import { projectFileSchema } from '$lib/schemas/projectFile';
 import { CALCULATIONS } from './calculations';
 
@@ -112,6 +114,39 @@ export function openApi() {
           response: storedResponse,
           onSite: true,
         }),
+      },
+      '/api/v1/sites/{id}/weather': {
+        post: operation({
+          summary: 'Keep a weather year for a site, or take it away with null',
+          request: weatherRequest,
+          response: weatherResponse,
+          onSite: true,
+        }),
+      },
+      '/api/v1/sites/{id}/energy': {
+        get: operation({ summary: 'The newest year of energy on file', response: newestYearResponse, onSite: true }),
+        post: operation({
+          summary: 'File a year of energy under the revision it was computed from',
+          request: yearRequest,
+          response: keptResponse,
+          onSite: true,
+        }),
+      },
+      '/api/v1/sites/{id}/string-list': {
+        post: {
+          ...operation({
+            summary: 'Read a string list, CSV or XLSX, against the design; writes nothing',
+            response: stringListResponse,
+            onSite: true,
+          }),
+          requestBody: {
+            content: {
+              'application/octet-stream': {
+                schema: { type: 'string', description: 'The file as it is, at most 8 MiB' },
+              },
+            },
+          },
+        },
       },
       '/api/v1/sites/{id}/undo': {
         post: operation({

@@ -124,7 +124,7 @@ describe('design in the database', () => {
   it('holds its rules itself: a second string on an input is refused by a constraint', async () => {
     const siteId = await stored();
     const again = db().execute(
-      sql`insert into pv_string (site_id, id, ord, number, plane_id, modules, inverter_id, tracker, input) select site_id, 'twin', 999, 999, plane_id, modules, inverter_id, tracker, input from pv_string where site_id = ${siteId} and inverter_id is not null limit 1`,
+      sql`insert into pv_string (site_id, id, ord, number, plane_id, modules, inverter_id, tracker, input, branch) select site_id, 'twin', 999, 999, plane_id, modules, inverter_id, tracker, input, branch from pv_string where site_id = ${siteId} and inverter_id is not null limit 1`,
     );
     await expect(again).rejects.toMatchObject({ cause: { constraint_name: 'pv_string_one_per_input' } });
     const address = db().execute(sql`update chain_device set address = 248 where site_id = ${siteId}`);

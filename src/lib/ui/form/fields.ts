@@ -33,10 +33,14 @@ export function fieldsOf(schema: z.ZodObject, paths: readonly string[]): Field[]
       if (!(next instanceof z.ZodType)) throw new RangeError(`path must name a field of the schema (got ${path})`);
       at = next;
     }
-    const found: z.ZodType = at;
-    const nullable = found instanceof z.ZodNullable;
-    const inner = found instanceof z.ZodNullable ? (found.unwrap() as z.ZodType) : found;
-    const meta = { ...inner.meta(), ...found.meta() } as { unit?: string; description?: string };
+    let inner: z.ZodType = at;
+    let meta: { unit?: string; description?: string } = { ...inner.meta() };
+    let nullable = false;
+    while (inner instanceof z.ZodDefault || inner instanceof z.ZodNullable) {
+      nullable ||= inner instanceof z.ZodNullable;
+      inner = inner.unwrap() as z.ZodType;
+      meta = { ...inner.meta(), ...meta };
+    }
     return { path, label: meta.description ?? titled(path), unit: meta.unit ?? '', nullable, ...kindOf(inner) };
   });
 }

@@ -1,18 +1,23 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
+  import { dcCableSchema } from '$core/site/dcSide';
+  import type { DcCable } from '$core/site/dcSide';
   import type { PvString } from '$core/site/siteDesign';
-  import { layoutStrings, temperaturesOf } from '$core/strings/layout/lay';
+  import { layoutStrings } from '$core/strings/layout/lay';
   import { verifyLayout } from '$core/strings/verify';
-  import { stringWindow } from '$core/strings/window';
+  import { stringWindow, windowInputs } from '$core/strings/window';
   import { useSite } from '$lib/client/siteState.svelte';
   import Caution from '$lib/ui/Caution.svelte';
   import MarginLedger from '$lib/ui/MarginLedger.svelte';
   import PegBoard from '$lib/ui/PegBoard.svelte';
   import { planeLetter } from '$lib/ui/planeGlyph';
   import Stage from '$lib/ui/Stage.svelte';
-  import VerdictMark from '$lib/ui/VerdictMark.svelte';
-  import VoltageScale from '$lib/ui/VoltageScale.svelte';
+  import EditForm from '$lib/ui/form/EditForm.svelte';
+  import LayoutPanel from '$lib/ui/strings/LayoutPanel.svelte';
+  import StringsNav from '$lib/ui/strings/StringsNav.svelte';
+  import WindowPanel from '$lib/ui/strings/WindowPanel.svelte';
 
+  let { data } = $props();
   const site = useSite();
   const design = $derived(site.design);
   const checks = $derived(site.assessment.checks.filter((c) => c.id.startsWith('strings.')));
@@ -34,11 +39,8 @@
   const plane = $derived(design.planes.find((p) => p.id === planeId) ?? design.planes[0]);
   const inverter = $derived(design.equipment.inverters.find((t) => t.id === typeId) ?? design.equipment.inverters[0]);
   const module = $derived(design.equipment.modules.find((m) => m.id === plane?.moduleTypeId));
-  const answer = $derived(
-    plane && inverter && module
-      ? stringWindow({ module, inverter, mounting: plane.mounting, ...temperaturesOf(design) })
-      : null,
-  );
+  const inputs = $derived(plane && inverter && module ? windowInputs(design, plane, module, inverter) : null);
+  const answer = $derived(inputs && stringWindow(inputs));
   const usual = $derived(
     design.strings.find((s) => s.planeId === plane?.id)?.modules ??
       answer?.window?.preferred?.max ??
@@ -61,6 +63,8 @@
       planeId: plane.id,
       modules,
       place: null,
+      start: null,
+      lengthM: null,
     };
     void site.apply({ kind: 'string', string });
   }
@@ -68,6 +72,7 @@
 
 <Stage>
   {#snippet main()}
+    <StringsNav siteId={site.siteId} />
     <Caution
       >Above the limit on the first cold bright morning the inverter is destroyed and no warranty pays. A string in
       light is live: it has no off switch.</Caution
@@ -118,29 +123,12 @@
             href="/sites/{site.siteId}/survey">survey</a
           >.
         </p>
-      {:else if !answer.window}
-        <p class="mt-2">
-          <VerdictMark verdict="unknown" /> Missing: {answer.missing.join(', ')}. Enter it on the
-          <a class="underline" href="/sites/{site.siteId}/survey">survey</a>.
-        </p>
-      {:else if inverter && module}
-        {@const w = answer.window}
-        <p class="mt-1">
-          Legal <b class="num">{w.minModules} to {w.maxModules}</b> modules{w.preferred ? '' : '.'}{#if w.preferred},
-            full power with <b class="num">{w.preferred.min} to {w.preferred.max}</b>.{/if}
-          <span class="text-dim">Limit by {w.limitedBy}.</span>
-          {#each w.notes as note (note.code)}<span class="text-stop"> {note.text}</span>{/each}
-        </p>
-        <VoltageScale window={w} {inverter} {module} {modules} />
-        <details>
-          <summary class="cursor-pointer text-sm font-semibold">Working and basis</summary>
-          {#each w.working as line (line)}<p class="num text-sm">{line}</p>{/each}
-          <p class="text-sm text-dim">
-            IEC 62548-1, coefficient method; working voltage when hot by γ − α, the low side (common practice).
-          </p>
-        </details>
+      {:else if inputs && inverter && module}
+        <WindowPanel {answer} {inputs} {inverter} {module} {modules} fixHref="/sites/{site.siteId}/survey" />
       {/if}
     </section>
+
+    <LayoutPanel shelf={data.shelf.inverters} />
 
     <section aria-labelledby="pegs-title">
       <header class="mb-2 flex flex-wrap items-center gap-3">
@@ -148,12 +136,18 @@
         <Button size="xs" disabled={!design.planes.length || !design.inverters.length} onclick={layOut}
           >Lay out all planes</Button
         >
+        <Button
+          size="xs"
+          color="alternative"
+          disabled={!design.strings.length}
+          onclick={() => site.apply({ kind: 'number-strings' })}>Number along the inputs</Button
+        >
         <Button size="xs" color="alternative" disabled={!plane} onclick={addString}
           >Add a string of {modules} on {plane?.label ?? '–'}</Button
         >
         <p class="text-sm text-dim">
           Click a tag, then an input; or drag it. By keyboard: arrow keys walk, Enter picks up and hangs, Escape puts
-          back.
+          back, L locks.
         </p>
       </header>
       {#if site.changes.length}
@@ -191,6 +185,7 @@
           {design}
           {checks}
           onmove={(string, place) => site.apply({ kind: 'hang-string', stringId: string.id, place })}
+          onlock={(lock, on) => site.apply({ kind: on ? 'lock' : 'unlock', lock })}
         />
       {/if}
       <p class="mt-2 text-sm text-dim">
@@ -198,6 +193,24 @@
             ><b class="border border-ink px-1">{planeLetter(i)}</b> {p.label}, {p.tiltDeg}° / {p.azimuthDeg}°</span
           >{/each}A tag reads plane, string number · modules.
       </p>
+    </section>
+    <section class="sheet p-3" aria-labelledby="cable-title">
+      <h2 id="cable-title" class="mb-1">DC cable and string fuses</h2>
+      {#key design.dcCable}
+        <EditForm
+          schema={dcCableSchema}
+          value={design.dcCable}
+          groups={[
+            {
+              title: '',
+              paths: ['sectionMm2', 'mode', 'ambientC', 'circuitsTogether', 'conductorC', 'fuseA', 'dropReason'],
+            },
+          ]}
+          prefix="dc-cable"
+          label="Save the cable"
+          save={(value) => site.apply({ kind: 'dc-cable', dcCable: value as DcCable })}
+        />
+      {/key}
     </section>
     {#if design.strings.length}
       <details class="sheet p-3">

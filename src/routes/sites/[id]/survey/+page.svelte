@@ -37,7 +37,10 @@
 
   const GROUPS = [
     { title: 'Place', paths: ['name', 'place', 'latitudeDeg', 'longitudeDeg', 'altitudeM'] },
-    { title: 'Design temperatures and DC', paths: ['coldestC', 'hottestC', 'dcLegalMaxV', 'school'] },
+    {
+      title: 'Design temperatures and DC',
+      paths: ['coldestC', 'hottestC', 'school', 'building', 'dcLegalMaxV', 'coldMethod', 'engineeredDocument'],
+    },
     {
       title: 'Grid',
       paths: [
@@ -85,6 +88,8 @@
     moduleCount: 0,
     mounting: 'pitched_gap',
     position: null,
+    edgeM: 0,
+    engineeredUocColdV: null,
   });
   const blankInverter = (): SiteInverter => ({
     id: freshId('inv'),
@@ -198,6 +203,8 @@
                             'tiltDeg',
                             'azimuthDeg',
                             ...PLACE,
+                            'edgeM',
+                            'engineeredUocColdV',
                           ],
                         },
                       ]}

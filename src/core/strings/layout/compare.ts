@@ -1,0 +1,67 @@
+import { placeKey } from '../../site/siteDesign';
+import type { PvString, SiteDesign } from '../../site/siteDesign';
+
+/** How two layouts of one site differ, unit by unit and string by string. */
+export interface UnitDifference {
+  readonly inverterId: string;
+  readonly tag: string;
+  readonly stringsA: number;
+  readonly stringsB: number;
+  readonly ratioA: number;
+  readonly ratioB: number;
+}
+
+export interface StringDifference {
+  readonly number: number;
+  readonly what: string;
+}
+
+export interface LayoutDifference {
+  readonly units: readonly UnitDifference[];
+  readonly strings: readonly StringDifference[];
+  /** Modules on inputs. */
+  readonly usedA: number;
+  readonly usedB: number;
+}
+
+/** What differs between two sets of strings on the planes and inverters of a design. Units and strings that are alike are left out. */
+export function compareLayouts(design: SiteDesign, a: readonly PvString[], b: readonly PvString[]): LayoutDifference {
+  const watts = new Map(
+    design.planes.map((p) => [p.id, design.equipment.modules.find((m) => m.id === p.moduleTypeId)?.pmaxW ?? 0]),
+  );
+  const rated = new Map(design.equipment.inverters.map((t) => [t.id, t.ratedW]));
+  const on = (strings: readonly PvString[], id: string) => strings.filter((s) => s.place?.inverterId === id);
+  const dcW = (strings: readonly PvString[]) =>
+    strings.reduce((sum, s) => sum + s.modules * (watts.get(s.planeId) ?? 0), 0);
+  const used = (strings: readonly PvString[]) => strings.reduce((sum, s) => sum + (s.place ? s.modules : 0), 0);
+  const tags = new Map(design.inverters.map((u) => [u.id, u.tag]));
+  const at = (s: PvString) =>
+    s.place ? `${tags.get(s.place.inverterId)}.${s.place.tracker}.${s.place.input}` : 'no input';
+  const inB = new Map(b.map((s) => [s.id, s]));
+  const inA = new Map(a.map((s) => [s.id, s]));
+  return {
+    units: design.inverters.flatMap((u): UnitDifference[] => {
+      const [ofA, ofB] = [on(a, u.id), on(b, u.id)];
+      const ratedW = rated.get(u.typeId) ?? 1;
+      const [ratioA, ratioB] = [dcW(ofA) / ratedW, dcW(ofB) / ratedW];
+      const same = ofA.length === ofB.length && Math.abs(ratioA - ratioB) < 1e-9;
+      return same ? [] : [{ inverterId: u.id, tag: u.tag, stringsA: ofA.length, stringsB: ofB.length, ratioA, ratioB }];
+    }),
+    strings: [
+      ...a.flatMap((s): StringDifference[] => {
+        const now = inB.get(s.id);
+        if (!now) return [{ number: s.number, what: `${at(s)}, ${s.modules} modules: gone` }];
+        const parts = [
+          ...(s.modules !== now.modules ? [`${s.modules} → ${now.modules} modules`] : []),
+          ...((s.place && placeKey(s.place)) !== (now.place && placeKey(now.place)) ? [`${at(s)} → ${at(now)}`] : []),
+        ];
+        return parts.length ? [{ number: s.number, what: parts.join(', ') }] : [];
+      }),
+      ...b.flatMap((s): StringDifference[] =>
+        inA.has(s.id) ? [] : [{ number: s.number, what: `new on ${at(s)}, ${s.modules} modules` }],
+      ),
+    ],
+    usedA: used(a),
+    usedB: used(b),
+  };
+}

@@ -1,0 +1,223 @@
+import type { PvString, SiteDesign } from '../site/siteDesign';
+import { placeKey } from '../site/siteDesign';
+import { homeRunLengths } from './dcCable';
+import { openCircuitV } from './moduleAt';
+
+/** The columns of a string list, in files that go out and come in. Units are in the names. */
+export const LIST_COLUMNS = [
+  'string',
+  'plane',
+  'modules',
+  'inverter',
+  'tracker',
+  'input',
+  'branch',
+  'start_x_m',
+  'start_y_m',
+  'length_m',
+] as const;
+type Column = (typeof LIST_COLUMNS)[number];
+
+export type ListCell = string | number | null;
+
+/** One thing wrong with a row: its number as a spreadsheet shows it, the column and what would be right. */
+export interface RowError {
+  readonly row: number;
+  readonly column: Column | '';
+  readonly text: string;
+}
+
+export type ListAnswer =
+  | { readonly strings: readonly PvString[]; readonly errors: readonly [] }
+  | { readonly strings: null; readonly errors: readonly RowError[] };
+
+/** Every string of a design as a row of the list, in the printed order of the inputs. */
+export function stringRows(design: SiteDesign): Readonly<Record<Column, ListCell>>[] {
+  const planes = new Map(design.planes.map((p) => [p.id, p.label]));
+  const tags = new Map(design.inverters.map((u) => [u.id, u.tag]));
+  return inPrintedOrder(design).map((s) => ({
+    string: s.number,
+    plane: planes.get(s.planeId) ?? s.planeId,
+    modules: s.modules,
+    inverter: s.place ? (tags.get(s.place.inverterId) ?? s.place.inverterId) : null,
+    tracker: s.place?.tracker ?? null,
+    input: s.place?.input ?? null,
+    branch: s.place?.branch ?? null,
+    start_x_m: s.start?.xM ?? null,
+    start_y_m: s.start?.yM ?? null,
+    length_m: s.lengthM,
+  }));
+}
+
+function inPrintedOrder(design: SiteDesign): PvString[] {
+  const at = new Map(design.inverters.map((u, i) => [u.id, i]));
+  const rank = (s: PvString) =>
+    s.place
+      ? (at.get(s.place.inverterId) ?? 0) * 1e6 + s.place.tracker * 1e3 + s.place.input * 10 + s.place.branch
+      : 1e12 + s.number;
+  return [...design.strings].sort((a, b) => rank(a) - rank(b));
+}
+
+const MOST_ERRORS = 50;
+
+/**
+ * Strings from the rows of a table with a header. Planes and inverters go by their names; `branch` may be left out; a row without
+ * inverter hangs on nothing. A string of a number that exists keeps its identity. Every error comes with its row, and none is let pass.
+ */
+export function stringsFromRows(
+  design: SiteDesign,
+  header: readonly string[],
+  rows: readonly (readonly string[])[],
+  rowOf: (index: number) => number = (i) => i + 2,
+): ListAnswer {
+  const at = new Map(LIST_COLUMNS.map((c) => [c, header.findIndex((h) => h.trim().toLowerCase() === c)]));
+  const wanted = (['string', 'plane', 'modules'] as const).filter((c) => (at.get(c) ?? -1) < 0);
+  if (wanted.length)
+    return {
+      strings: null,
+      errors: [
+        {
+          row: 1,
+          column: '',
+          text: `The header has no column ${wanted.join(', ')}. Columns: ${LIST_COLUMNS.join(', ')}.`,
+        },
+      ],
+    };
+  const planes = new Map(design.planes.map((p) => [p.label.toLowerCase(), p]));
+  const units = new Map(design.inverters.map((u) => [u.tag.toLowerCase(), u]));
+  const types = new Map(design.equipment.inverters.map((t) => [t.id, t]));
+  const byNumber = new Map(design.strings.map((s) => [s.number, s]));
+  const errors: RowError[] = [];
+  const seen = new Map<string, number>();
+  const strings: PvString[] = [];
+
+  rows.forEach((cells, i) => {
+    if (errors.length >= MOST_ERRORS || cells.every((c) => c.trim() === '')) return;
+    const row = rowOf(i);
+    const before = errors.length;
+    const text = (c: Column) => (cells[at.get(c) ?? -1] ?? '').trim();
+    const wrong = (column: Column, what: string) => void errors.push({ row, column, text: what });
+    const number = (column: Column, min: number, max: number, whole: boolean): number | null => {
+      if (text(column) === '') return null;
+      const v = Number(text(column).replace(',', '.'));
+      if (!(v >= min && v <= max) || (whole && !Number.isInteger(v))) {
+        wrong(column, `must be a ${whole ? 'whole ' : ''}number from ${min} to ${max} (got ${text(column)}).`);
+        return null;
+      }
+      return v;
+    };
+    const once = (key: string, column: Column, what: string) => {
+      const other = seen.get(key);
+      if (other !== undefined) wrong(column, `${what} stands in row ${other} already.`);
+      else seen.set(key, row);
+    };
+
+    const own = number('string', 1, 9999, true);
+    if (own === null && text('string') === '') wrong('string', 'is missing: give the string its number.');
+    const plane = planes.get(text('plane').toLowerCase());
+    if (!plane)
+      wrong(
+        'plane',
+        `is no plane of this site: ${design.planes.map((p) => p.label).join(', ')} (got ${text('plane') || 'nothing'}).`,
+      );
+    const modules = number('modules', 1, 60, true);
+    if (modules === null && text('modules') === '') wrong('modules', 'is missing.');
+    const unit = units.get(text('inverter').toLowerCase());
+    if (text('inverter') && !unit) wrong('inverter', `is no inverter of this site (got ${text('inverter')}).`);
+    const type = unit && types.get(unit.typeId);
+    const tracker = type ? number('tracker', 1, type.trackers, true) : null;
+    const input = type ? number('input', 1, type.inputsPerTracker, true) : null;
+    const branch = number('branch', 1, 2, true) ?? 1;
+    if (unit && text('tracker') === '') wrong('tracker', `is missing for ${unit.tag}.`);
+    if (unit && text('input') === '') wrong('input', `is missing for ${unit.tag}.`);
+    const xM = number('start_x_m', -1e5, 1e5, false);
+    const yM = number('start_y_m', -1e5, 1e5, false);
+    if ((xM === null) !== (yM === null)) wrong('start_x_m', 'and start_y_m go together: give both or none.');
+    const lengthM = number('length_m', 0.1, 1000, false);
+    const place =
+      unit && tracker !== null && input !== null
+        ? { inverterId: unit.id, tracker, input, branch: branch === 2 ? (2 as const) : (1 as const) }
+        : null;
+    if (own !== null) once(`string ${own}`, 'string', `String ${own}`);
+    if (place) once(placeKey(place), 'input', `${unit?.tag}.${tracker}.${input}`);
+    if (errors.length > before || own === null || !plane || modules === null) return;
+    strings.push({
+      id: byNumber.get(own)?.id ?? `l-${own}`,
+      number: own,
+      planeId: plane.id,
+      modules,
+      place,
+      start: xM !== null && yM !== null ? { xM, yM } : null,
+      lengthM,
+    });
+  });
+  if (errors.length) return { strings: null, errors };
+  if (strings.length === 0) return { strings: null, errors: [{ row: 2, column: '', text: 'The list has no rows.' }] };
+  return { strings, errors: [] };
+}
+
+/** Cell temperatures for which a plug-in sheet gives the voltage to expect, °C. */
+export const PLUG_IN_C = [15, 25, 35] as const;
+
+export interface PlugInRow {
+  readonly stringId: string;
+  readonly number: number;
+  readonly label: string;
+  readonly tracker: number;
+  readonly input: number;
+  readonly branch: 1 | 2;
+  readonly plane: string;
+  readonly modules: number;
+  /** Open-circuit voltage at 15, 25 and 35 °C cell temperature in full light, V. */
+  readonly expectedV: readonly number[];
+  readonly lengthM: number | null;
+}
+
+export interface PlugInSheet {
+  readonly inverterId: string;
+  readonly tag: string;
+  readonly typeName: string;
+  readonly rows: readonly PlugInRow[];
+  /** Inputs that stay empty: they want a cap. */
+  readonly caps: readonly string[];
+}
+
+/** Which tag goes to which input, in the printed order of the inputs, with what the meter should show: n · U_oc(T). */
+export function plugInSheets(design: SiteDesign): PlugInSheet[] {
+  const planes = new Map(design.planes.map((p) => [p.id, p]));
+  const modules = new Map(design.equipment.modules.map((m) => [m.id, m]));
+  const types = new Map(design.equipment.inverters.map((t) => [t.id, t]));
+  const lengths = homeRunLengths(design.strings, design.planes, design.inverters);
+  const ordered = inPrintedOrder(design);
+  return design.inverters.flatMap((unit): PlugInSheet[] => {
+    const type = types.get(unit.typeId);
+    if (!type) return [];
+    const rows = ordered.flatMap((s): PlugInRow[] => {
+      const plane = planes.get(s.planeId);
+      const module = plane && modules.get(plane.moduleTypeId);
+      if (s.place?.inverterId !== unit.id || !plane || !module) return [];
+      const { tracker, input, branch } = s.place;
+      return [
+        {
+          stringId: s.id,
+          number: s.number,
+          label: `${unit.tag}.${tracker}.${input}${branch === 2 ? ' Y' : ''}`,
+          tracker,
+          input,
+          branch,
+          plane: plane.label,
+          modules: s.modules,
+          expectedV: PLUG_IN_C.map((c) => s.modules * openCircuitV(module, c)),
+          lengthM: lengths.get(s.id) ?? null,
+        },
+      ];
+    });
+    const used = new Set(rows.map((r) => `${r.tracker}.${r.input}`));
+    const caps = Array.from({ length: type.trackers }, (_, t) =>
+      Array.from({ length: type.inputsPerTracker }, (_i, i) => `${t + 1}.${i + 1}`),
+    )
+      .flat()
+      .filter((at) => !used.has(at));
+    return [{ inverterId: unit.id, tag: unit.tag, typeName: type.name, rows, caps }];
+  });
+}

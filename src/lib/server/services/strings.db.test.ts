@@ -1,0 +1,117 @@
+import ExcelJS from 'exceljs';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { withStrings } from '$core/site/edits';
+import type { SiteDesign } from '$core/site/siteDesign';
+import { layoutStrings } from '$core/strings/layout/lay';
+import { yearOfEnergy } from '$core/strings/year/yearOfEnergy';
+import { plane, siteOf } from '$core/testing/examples';
+import type { WeatherYear } from '$core/weather/weatherYear';
+import { yearResultSchema } from '$lib/schemas/energy';
+import { migrate } from '../db/client';
+import { Problem } from '../problem';
+import { changeDesign, createSite, loadDesign, undoChange } from './designs';
+import { newestYear, readWeather, writeWeather, writeYear } from './energy';
+import { listAsCsv, listAsXlsx, readList } from './stringList';
+
+beforeAll(() => migrate(process.env.DATABASE_URL ?? ''));
+
+const bare = siteOf(2, [plane('south', 170, { edgeM: 30 }), plane('west', 96, { azimuthDeg: 270 })]);
+const design: SiteDesign = {
+  ...withStrings(bare, layoutStrings(bare).strings),
+  survey: { ...bare.survey, latitudeDeg: 48, longitudeDeg: 11 },
+  energy: { ...bare.energy, monthlyMeanC: [0, 1, 5, 9, 14, 17, 19, 18, 14, 9, 4, 1] },
+};
+async function stored(d: SiteDesign = design): Promise<string> {
+  const siteId = await createSite('strings');
+  await changeDesign(siteId, 1, () => d);
+  return siteId;
+}
+const weather = (label: string): WeatherYear => ({
+  label,
+  latitudeDeg: null,
+  longitudeDeg: null,
+  utcOffsetH: 1,
+  coldestC: -3,
+  notes: [],
+  hours: Array.from({ length: 8760 }, (_, i) => ({
+    midMs: Date.UTC(2025, 0, 1) + (i + 0.5) * 3_600_000,
+    globalWm2: i % 24 > 8 && i % 24 < 16 ? 300 : 0,
+    beamWm2: null,
+    diffuseWm2: null,
+    ambientC: 8,
+  })),
+});
+
+describe('locks, cable and Y-branches in the database', () => {
+  it('come back as they were written, and by undo', async () => {
+    const [a, b] = design.strings;
+    const full: SiteDesign = {
+      ...design,
+      strings: design.strings.map((s) =>
+        s.id === b!.id
+          ? { ...s, place: { ...a!.place!, branch: 2 as const }, start: { xM: 1.5, yM: 2 }, lengthM: 33.3 }
+          : s,
+      ),
+      locks: [
+        { kind: 'string', stringId: a!.id, built: true },
+        { kind: 'max-lengths', count: 3 },
+      ],
+    };
+    const siteId = await stored(full);
+    expect((await loadDesign(siteId)).design).toEqual(full);
+    await changeDesign(siteId, 2, (d) => ({ ...d, locks: [] }));
+    expect((await undoChange(siteId, 3)).design).toEqual(full);
+  });
+});
+
+describe('weather and years', () => {
+  it('are kept by site, one weather at a time, and forgotten on demand', async () => {
+    const siteId = await stored();
+    const first = await writeWeather(siteId, weather('one'));
+    const second = await writeWeather(siteId, weather('two'));
+    expect(first.fingerprint).not.toBe(second.fingerprint);
+    expect((await readWeather(siteId))?.weather.label).toBe('two');
+    await writeWeather(siteId, null);
+    expect(await readWeather(siteId)).toBeNull();
+  });
+  it('are filed under the revision they were computed from, and a stale one is a conflict', async () => {
+    const siteId = await stored();
+    const { result } = yearOfEnergy(design, { year: 2025, weather: null });
+    const made = { revision: 2, year: 2025, weather: 'clear sky', result: yearResultSchema.parse(result) };
+    await writeYear(siteId, made);
+    await writeYear(siteId, made);
+    expect(await newestYear(siteId)).toEqual(made);
+    await changeDesign(siteId, 2, (d) => ({ ...d, locks: [{ kind: 'use-all' }] }));
+    await expect(writeYear(siteId, made)).rejects.toMatchObject({ status: 409 });
+    expect((await newestYear(siteId))?.revision).toBe(2);
+  });
+});
+
+describe('string lists as files', () => {
+  const sorted = (strings: readonly { number: number }[] | null) =>
+    [...(strings ?? [])].sort((x, y) => x.number - y.number);
+  it('go out and come back as CSV and as XLSX', async () => {
+    const csv = await readList(design, new TextEncoder().encode(listAsCsv(design)));
+    const xlsx = await readList(design, await listAsXlsx(design));
+    expect(sorted(csv.strings)).toEqual(sorted(design.strings));
+    expect(sorted(xlsx.strings)).toEqual(sorted(design.strings));
+  });
+  it('are refused with the row a spreadsheet shows', async () => {
+    const book = new ExcelJS.Workbook();
+    const sheet = book.addWorksheet('x');
+    sheet.addRow(['string', 'plane', 'modules']);
+    sheet.addRow([1, 'south', 17]);
+    sheet.addRow([]);
+    sheet.addRow([2, 'north', 17]);
+    const { errors } = await readList(design, new Uint8Array(await book.xlsx.writeBuffer()));
+    expect(errors).toEqual([expect.objectContaining({ row: 4, column: 'plane' })]);
+  });
+  it('take semicolons, and refuse what only begins like a spreadsheet', async () => {
+    const text = 'string;plane;modules;length_m\n1;south;17;12,5\n';
+    expect((await readList(design, new TextEncoder().encode(text))).strings?.[0]).toMatchObject({
+      number: 1,
+      lengthM: 12.5,
+    });
+    await expect(readList(design, new Uint8Array([0x50, 0x4b, 3, 4, 0, 0]))).rejects.toBeInstanceOf(Problem);
+  });
+});

@@ -1,0 +1,15 @@
+import { yearRequest } from '$lib/schemas/energy';
+import { answer, bodyJson } from '$lib/server/api/answer';
+import { parsed } from '$lib/server/problem';
+import { newestYear, writeYear } from '$lib/server/services/energy';
+import { loadDesign } from '$lib/server/services/designs';
+import type { RequestHandler } from './$types';
+
+export const GET: RequestHandler = ({ params }) =>
+  answer(async () => {
+    await loadDesign(params.id);
+    return { newest: await newestYear(params.id) };
+  });
+
+export const POST: RequestHandler = ({ params, request }) =>
+  answer(async () => writeYear(params.id, parsed(yearRequest, await bodyJson(request), 'The year')));

@@ -1,0 +1,4 @@
+import { readShelf } from '$lib/server/services/shelf';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async () => ({ shelf: await readShelf() });

@@ -1,0 +1,14 @@
+import { download, fileName } from '$lib/server/download';
+import { loadDesign } from '$lib/server/services/designs';
+import { listAsCsv } from '$lib/server/services/stringList';
+import type { RequestHandler } from './$types';
+
+export const GET: RequestHandler = ({ params }) =>
+  download(async () => {
+    const { design } = await loadDesign(params.id);
+    return {
+      name: `${fileName(design.survey.name)}-strings.csv`,
+      type: 'text/csv; charset=utf-8',
+      body: listAsCsv(design),
+    };
+  });

@@ -1,0 +1,14 @@
+import { download, fileName } from '$lib/server/download';
+import { loadDesign } from '$lib/server/services/designs';
+import { listAsXlsx } from '$lib/server/services/stringList';
+import type { RequestHandler } from './$types';
+
+export const GET: RequestHandler = ({ params }) =>
+  download(async () => {
+    const { design } = await loadDesign(params.id);
+    return {
+      name: `${fileName(design.survey.name)}-strings.xlsx`,
+      type: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+      body: await listAsXlsx(design),
+    };
+  });
