@@ -1,10 +1,20 @@
 // Benchmarks: median of runs, one line a figure: name, value, unit, reference, ratio to it in the same run.
+import { execFileSync } from 'node:child_process';
 import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { ensureBuilt } from '../scripts/build.mjs';
 import { withModule } from '../scripts/viteNode.mjs';
 
 const line = (...cells) => console.log(cells.join('\t'));
+const SKY = {
+  year: 2025,
+  latitudeDeg: 48,
+  longitudeDeg: 11,
+  utcOffsetH: 1,
+  clearness: Array(12).fill(0.6),
+  monthlyMeanC: Array(12).fill(9),
+  dailyRangeK: 8,
+};
 const digits = (x) => String(Number(x.toPrecision(4)));
 
 /** Median time of a call, ms. */
@@ -18,7 +28,8 @@ function medianMs(call, runs = 25) {
   return times.sort((a, b) => a - b)[runs >> 1];
 }
 
-await withModule('/bench/site.ts', ({ bigSite, assessSite, DISCIPLINES, applyEdit, layoutStrings, verifyLayout }) => {
+await withModule('/bench/site.ts', (m) => {
+  const { bigSite, mixedSite, assessSite, DISCIPLINES, applyEdit, layoutStrings, verifyLayout } = m;
   const design = bigSite();
   const whole = medianMs(() => assessSite(design));
   const copy = medianMs(() => structuredClone(design));
@@ -27,15 +38,130 @@ await withModule('/bench/site.ts', ({ bigSite, assessSite, DISCIPLINES, applyEdi
     const own = medianMs(() => assess(design));
     line(`assessSite.${name}`, digits(own), 'ms', 'assessSite', digits(own / whole));
   }
-  const [a, b] = design.strings;
-  const move = () => assessSite(applyEdit(design, { kind: 'hang-string', stringId: a.id, place: b.place }));
-  const moved = medianMs(move);
-  line('moveAndAssess', digits(moved), 'ms', 'limit of 100 ms a move', digits(moved / 100));
+  const memo = m.newMemo();
+  let current = design;
+  assessSite(current, memo);
+  let n = 0;
+  const moved = medianMs(() => {
+    const [a, b] = [current.strings[n % 1440], current.strings[(n * 7 + 720) % 1440]];
+    n += 1;
+    current = applyEdit(current, { kind: 'hang-string', stringId: a.id, place: b.place });
+    assessSite(current, memo);
+  });
+  line('moveAndAssess', digits(moved), 'ms', 'assessSite of the whole site', digits(moved / whole));
   const laid = medianMs(() => layoutStrings(design), 9);
   line('layoutStrings', digits(laid), 'ms', 'assessSite', digits(laid / whole));
   const verified = medianMs(() => verifyLayout(design), 9);
   line('verifyLayout', digits(verified), 'ms', 'assessSite', digits(verified / whole));
+
+  // A year, and the bound that its curve solves set.
+  const model = m.moduleModel(m.M575);
+  const p = m.parametersAt(model, 700, 40);
+  const solves = 20_000;
+  const oneUs =
+    (1000 *
+      medianMs(() => {
+        for (let i = 0; i < solves; i++) m.currentAt(p, 30 + (i % 18));
+      }, 9)) /
+    solves;
+  line('currentAt', digits(oneUs), 'us', 'itself', '1');
+  const plain = medianMs(() => m.yearOfEnergy(design, { year: 2025, weather: null }), 3);
+  line('yearOfEnergy', digits(plain / 1000), 's', 'limit of 5 s', digits(plain / 5000));
+  const mixed = mixedSite();
+  const mixedMs = medianMs(() => m.yearOfEnergy(mixed, { year: 2025, weather: null }), 3);
+  line('yearOfEnergy.mixed', digits(mixedMs / 1000), 's', 'limit of 5 s', digits(mixedMs / 5000));
+  line(
+    'yearOfEnergy.mismatch share',
+    digits((mixedMs - plain) / 1000),
+    's',
+    'yearOfEnergy.mixed',
+    digits((mixedMs - plain) / mixedMs),
+  );
+  const sky = medianMs(() => {
+    for (const hour of m.clearSkyHours({
+      year: 2025,
+      latitudeDeg: 48,
+      longitudeDeg: 11,
+      utcOffsetH: 1,
+      clearness: Array(12).fill(0.6),
+      monthlyMeanC: Array(12).fill(9),
+      dailyRangeK: 8,
+    }))
+      void hour;
+  }, 5);
+  line('yearOfEnergy.sun and sky share', digits(sky / 1000), 's', 'yearOfEnergy.mixed', digits(sky / mixedMs));
+  // Every unlike tracker asks the curves for points: how many, counted, times what one costs, is the least the mixed year can take.
+  const points = pointsAYear(m, model);
+  const boundMs = (points * oneUs) / 1000;
+  line('yearOfEnergy.curve points', digits(points), '', 'itself', '1');
+  line(
+    'yearOfEnergy.bound by curve points',
+    digits(boundMs / 1000),
+    's',
+    'yearOfEnergy.mixed',
+    digits(boundMs / mixedMs),
+  );
 });
+
+/** Points of curves that a year of the mixed site computes: three kinds of mixed tracker, counted in every 50th state of the year. */
+function pointsAYear(m, model) {
+  let points = 0;
+  const counted = (p) => ({
+    ...p,
+    get lightA() {
+      points += 1;
+      return p.lightA;
+    },
+  });
+  const window = { minV: 200, maxV: 1000 };
+  let at = 0;
+  for (const hour of m.clearSkyHours(SKY)) {
+    for (const { light } of hour.states) {
+      if (at++ % 50) continue;
+      const g = Math.max(1, light.globalWm2);
+      const pair = [g, 0.7 * g].map((x) => ({
+        parameters: counted(m.parametersAt(model, x, hour.ambientC + 0.03 * x)),
+        modules: 17,
+      }));
+      m.sharedMaximum(pair, window);
+    }
+  }
+  return 50 * 3 * points;
+}
+
+/** The layout in a worker thread of its own: time to a legal start, what is proved, memory of the thread's process. */
+async function layouts() {
+  for (const [which, limitS, gapLimit] of [
+    ['roofs20', 10, 1],
+    ['roofs60', 60, 2],
+  ]) {
+    const { startMs, strings, solved, rssMiB } = JSON.parse(
+      execFileSync('node', ['bench/layoutOnce.mjs', which, String(limitS)], { encoding: 'utf8' })
+        .trim()
+        .split('\n')
+        .at(-1),
+    );
+    line(`layout.${which}.strings`, strings, '', 'itself', '1');
+    line(`layout.${which}.legal start`, digits(startMs), 'ms', 'limit of 200 ms', digits(startMs / 200));
+    const gap = solved.gap ? solved.gap.percent : 0;
+    line(
+      `layout.${which}.gap on ${solved.gap?.level ?? 'every level proved'}`,
+      digits(gap),
+      '%',
+      `limit of ${gapLimit} %`,
+      digits(gap / gapLimit),
+    );
+    line(
+      `layout.${which}.time`,
+      digits(solved.secondsUsed),
+      's',
+      `limit of ${limitS} s`,
+      digits(solved.secondsUsed / limitS),
+    );
+    line(`layout.${which}.memory`, digits(rssMiB), 'MiB', 'limit of 1024 MiB', digits(rssMiB / 1024));
+  }
+}
+await layouts();
 
 /** First load of a route: the JavaScript its page names, with what that imports, brotli as served. */
 function firstLoad() {
@@ -88,4 +214,5 @@ function routeNames() {
 }
 
 firstLoad();
+execFileSync('node', ['bench/browser.mjs'], { stdio: ['ignore', 'inherit', 'inherit'] });
 process.exit(0);

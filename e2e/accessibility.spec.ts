@@ -2,7 +2,18 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { demoSite, open } from './helpers';
 
-const STAGES = ['survey', 'strings', 'ac', 'links', 'log', 'energise', 'handover'];
+const STAGES = [
+  'survey',
+  'strings',
+  'strings/curves',
+  'strings/year',
+  'strings/lists',
+  'ac',
+  'links',
+  'log',
+  'energise',
+  'handover',
+];
 
 async function seriousFindings(page: Parameters<typeof open>[0]) {
   const { violations } = await new AxeBuilder({ page }).analyze();
@@ -20,7 +31,7 @@ async function seriousFindings(page: Parameters<typeof open>[0]) {
 for (const demo of ['tarnholm-ice-rink', 'brekkesund-fish-hall', 'ulvaby-bus-depot']) {
   test(`no serious finding on any view of ${demo}`, async ({ page, request }) => {
     const site = await demoSite(request, demo);
-    for (const path of ['/', '/shelf', ...STAGES.map((s) => `/sites/${site}/${s}`)]) {
+    for (const path of ['/', '/shelf', '/bench', ...STAGES.map((s) => `/sites/${site}/${s}`)]) {
       await open(page, path);
       expect(await seriousFindings(page), path).toEqual([]);
     }

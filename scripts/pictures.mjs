@@ -17,6 +17,37 @@ const VIEWS = [
   ['survey', `${DEMO_SITE}/survey`, WIDE],
   ['strings', `${DEMO_SITE}/strings`, WIDE],
   ['peg-board', `${DEMO_SITE}/strings`, WIDE, (page) => toTop(page.getByRole('heading', { name: 'Peg board' }))],
+  [
+    'layout',
+    `${DEMO_SITE}/strings`,
+    WIDE,
+    async (page) => {
+      await page.getByRole('button', { name: 'Find the best layout' }).click();
+      await page.getByTestId('proposal').waitFor({ timeout: 60_000 });
+      await toTop(page.getByRole('heading', { name: 'Best layout' }));
+    },
+  ],
+  ['curves', `${DEMO_SITE}/strings/curves`, WIDE],
+  [
+    'year',
+    `${DEMO_SITE}/strings/year`,
+    WIDE,
+    async (page) => {
+      await page.getByRole('button', { name: 'Compute the year' }).click();
+      await page.getByTestId('year').waitFor({ timeout: 60_000 });
+      await toTop(page.getByRole('heading', { name: 'A year of energy' }));
+    },
+  ],
+  ['lists', `${DEMO_SITE}/strings/lists`, WIDE],
+  [
+    'bench',
+    '/bench',
+    WIDE,
+    async (page) => {
+      await page.getByLabel('Coldest morning').fill('-16');
+      await page.getByLabel('Hot ambient').fill('33');
+    },
+  ],
   ['ac', `${DEMO_SITE}/ac`, WIDE],
   ['bay', `${DEMO_SITE}/ac`, WIDE, (page) => toTop(page.getByRole('heading', { name: /^AC bay of/ }))],
   ['links', `${DEMO_SITE}/links`, WIDE],

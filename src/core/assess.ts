@@ -1,6 +1,6 @@
 import { assessAc } from './ac/assess';
 import type { Check, LineElement, Verdict } from './kernel/check';
-import { LINE_ELEMENTS, byUrgency, worstOf } from './kernel/check';
+import { LINE_ELEMENTS, byUrgency } from './kernel/check';
 import { assessLinks } from './links/assess';
 import type { SiteDesign } from './site/siteDesign';
 import { assessStrings } from './strings/assess/assess';
@@ -29,22 +29,29 @@ export const DISCIPLINES = { strings: assessStrings, ac: assessAc, links: assess
  * memo of the run before, what did not change is not computed again.
  */
 export function assessSite(design: SiteDesign, memo: Memo = new Memo()): Assessment {
-  const checks = Object.values(DISCIPLINES).flatMap((assess) => assess(design, memo));
+  // `concat` copies whole lists; flatMap would walk ten thousand checks one by one.
+  const checks = ([] as Check[]).concat(...Object.values(DISCIPLINES).map((assess) => assess(design, memo)));
   memo.settle();
   return summarise(checks);
 }
 
 /** Sums checks up by element of the line. An element without checks is unknown, never holding. */
 export function summarise(checks: readonly Check[]): Assessment {
-  const byElement = new Map<LineElement, Check[]>(LINE_ELEMENTS.map((e) => [e, []]));
+  const sums = new Map(LINE_ELEMENTS.map((e) => [e, { checks: 0, smallest: null as Check | null }]));
   const counts: Record<Verdict, number> = { holds: 0, tight: 0, stop: 0, unknown: 0 };
   for (const check of checks) {
-    byElement.get(check.subject.element)?.push(check);
     counts[check.verdict] += 1;
+    const own = sums.get(check.subject.element);
+    if (!own) continue;
+    own.checks += 1;
+    if (own.smallest === null || byUrgency(check, own.smallest) < 0) own.smallest = check;
   }
-  const line = [...byElement].map(([element, own]): ElementSummary => {
-    const smallest = own.reduce<Check | null>((a, b) => (a === null || byUrgency(b, a) < 0 ? b : a), null);
-    return { element, verdict: worstOf(own.map((c) => c.verdict)), checks: own.length, smallest };
-  });
+  // The most urgent check has the worst verdict: urgency goes by verdict first.
+  const line = [...sums].map(([element, { checks: number, smallest }]): ElementSummary => ({
+    element,
+    verdict: smallest?.verdict ?? 'unknown',
+    checks: number,
+    smallest,
+  }));
   return { checks, line, counts };
 }

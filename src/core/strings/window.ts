@@ -204,23 +204,27 @@ export interface Alternative {
   readonly maxModules: number | null;
 }
 
-/** What the longest legal string would be with the coldest morning 5 K off, by the other method, and under other legal limits. */
+/** Voltage classes of DC equipment, V. */
+const CLASSES_V = [600, 1000, 1100, 1500, 2000] as const;
+
+/** What the longest legal string would be with the coldest morning 5 K off, by the other method, and in the voltage classes below and above. */
 export function alternatives(i: WindowInputs): Alternative[] {
+  const { window: now } = stringWindow(i);
   const longest = (over: Partial<WindowInputs>) => stringWindow({ ...i, ...over }).window?.maxModules ?? null;
   const off = (k: number) =>
     i.coldestC === null
       ? []
-      : [{ change: `${k > 0 ? '5 K warmer' : '5 K colder'}`, maxModules: longest({ coldestC: i.coldestC + k }) }];
+      : [{ change: k > 0 ? '5 K warmer' : '5 K colder', maxModules: longest({ coldestC: i.coldestC + k }) }];
   const other = i.coldMethod === 'table' ? 'coefficient' : 'table';
+  const inClass = (limitV: number | undefined) =>
+    now && limitV !== undefined
+      ? [{ change: `everything at ${limitV} V`, maxModules: Math.floor(limitV / now.uocColdV + SLACK) }]
+      : [];
   return [
     ...off(-5),
     ...off(5),
     { change: `by the ${other} method`, maxModules: longest({ coldMethod: other }) },
-    ...[1000, 1500]
-      .filter((limitV) => limitV !== i.dcLegalMaxV)
-      .map((limitV) => ({
-        change: `legal limit ${limitV} V`,
-        maxModules: longest({ dcLegalMaxV: limitV, building: 'not on a building', school: 'IEC' }),
-      })),
+    ...inClass(now ? CLASSES_V.findLast((v) => v < now.limitV) : undefined),
+    ...inClass(now ? CLASSES_V.find((v) => v > now.limitV) : undefined),
   ];
 }

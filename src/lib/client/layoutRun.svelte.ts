@@ -31,7 +31,7 @@ export class LayoutRun {
     this.#worker = worker;
     try {
       const answer = await worker.work.layout(
-        $state.snapshot(design) as SiteDesign,
+        design,
         limitS,
         calledBack((p) => {
           if (this.#worker === worker) this.progress = p;

@@ -34,7 +34,9 @@
   let said = $state('');
   const scale = $derived(SIZES.find((s) => s.name === size) ?? SIZES[1]);
 
-  const letters = $derived(new Map(design.planes.map((p, i) => [p.id, planeLetter(i)])));
+  // The very planes of before give the very letters of before: units that nothing changed on are not drawn again.
+  const planes = $derived(design.planes);
+  const letters = $derived(new Map(planes.map((p, i) => [p.id, planeLetter(i)])));
   const at = $derived(new Map(design.strings.flatMap((s) => (s.place ? [[placeKey(s.place), s] as const] : []))));
   const loose = $derived(design.strings.filter((s) => s.place === null));
   const locked = $derived(new Set(design.locks.flatMap((l) => (l.kind === 'string' ? [l.stringId] : []))));

@@ -40,7 +40,7 @@
 <figure>
   <svg
     viewBox="0 0 {WIDTH} 190"
-    class="w-full"
+    class="w-full max-w-4xl"
     role="img"
     aria-label="{modules} modules on the voltage scale of {inverter.name}: {marks
       .map((m) => `${m.name} ${fixed(m.v, 0)} V`)

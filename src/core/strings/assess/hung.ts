@@ -1,10 +1,7 @@
 import type { InverterType } from '../../equipment/inverterType';
 import type { ModuleType } from '../../equipment/moduleType';
-import type { Memo } from '../../kernel/memo';
-import { inverterTypesById, modulesById } from '../../site/edits';
 import type { DcCable } from '../../site/dcSide';
 import type { Place, Plane, PvString, SiteDesign, SiteInverter, Survey } from '../../site/siteDesign';
-import { homeRunLengths } from '../dcCable';
 import type { WindowAnswer } from '../window';
 import { windowOnSite } from '../window';
 
@@ -22,56 +19,39 @@ export interface Hung {
   readonly school: Survey['school'];
 }
 
-/** Every string of a design that hangs on an input, with its plane, sheets and window looked up once. */
-export function hangings(design: SiteDesign, memo: Memo): Hung[] {
-  const modules = modulesById(design);
-  const types = inverterTypesById(design);
-  const planes = new Map(design.planes.map((p) => [p.id, p]));
-  const units = new Map(design.inverters.map((i) => [i.id, i]));
+/** One inverter with its strings, and the tables of the design to look them up in. */
+export interface UnitOfStrings {
+  readonly unit: SiteInverter;
+  readonly type: InverterType;
+  readonly strings: readonly PvString[];
+  readonly planes: ReadonlyMap<string, Plane>;
+  readonly modules: ReadonlyMap<string, ModuleType>;
+  readonly lengths: ReadonlyMap<string, number | null>;
+}
+
+/** The strings of an inverter, with plane, sheet and window looked up once. */
+export function hangings(design: SiteDesign, of: UnitOfStrings): Hung[] {
+  const { unit, type } = of;
   const answers = new Map<string, WindowAnswer>();
-  const lengths = homeRunLengths(design.strings, design.planes, design.inverters);
-  return design.strings.flatMap((string): Hung[] => {
-    const { place } = string;
-    const plane = planes.get(string.planeId);
-    const module = plane && modules.get(plane.moduleTypeId);
-    const unit = place ? units.get(place.inverterId) : undefined;
-    const type = unit && types.get(unit.typeId);
-    if (!place || !plane || !module || !unit || !type) return [];
-    const key = `${plane.id}|${type.id}`;
-    let answer = answers.get(key);
-    if (!answer) {
-      answer = memo.keep(`window/${key}`, [design.survey, plane, module, type], () =>
-        windowOnSite(design, plane, module, type),
-      );
-      answers.set(key, answer);
-    }
-    const lengthM = lengths.get(string.id) ?? null;
+  return of.strings.flatMap((string): Hung[] => {
+    const plane = of.planes.get(string.planeId);
+    const module = plane && of.modules.get(plane.moduleTypeId);
+    if (!string.place || !plane || !module) return [];
+    const answer = answers.get(plane.id) ?? windowOnSite(design, plane, module, type);
+    answers.set(plane.id, answer);
     return [
       {
         string,
-        place,
+        place: string.place,
         plane,
         module,
         unit,
         type,
         answer,
-        lengthM,
+        lengthM: of.lengths.get(string.id) ?? null,
         cable: design.dcCable,
         school: design.survey.school,
       },
     ];
   });
 }
-
-/** What the checks of one string rest on. */
-export const restsOn = (h: Hung): readonly unknown[] => [
-  h.string,
-  h.plane,
-  h.module,
-  h.unit,
-  h.type,
-  h.answer,
-  h.lengthM,
-  h.cable,
-  h.school,
-];

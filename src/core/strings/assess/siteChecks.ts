@@ -1,10 +1,10 @@
+import type { InverterType } from '../../equipment/inverterType';
 import type { ModuleType } from '../../equipment/moduleType';
 import { sheetFindings } from '../../equipment/moduleType';
 import type { Check, Question, Subject } from '../../kernel/check';
 import { atMost, dataSheet, practice, rule, unknown } from '../../kernel/check';
 import { fixed } from '../../kernel/quantity';
-import { inverterTypesById } from '../../site/edits';
-import type { SiteDesign } from '../../site/siteDesign';
+import type { SiteDesign, SiteInverter } from '../../site/siteDesign';
 import type { Hung } from './hung';
 
 /** Whether a module sheet makes sense. */
@@ -46,53 +46,46 @@ export function looseStrings(design: SiteDesign): Check[] {
     );
 }
 
-/** DC power and DC/AC ratio of every inverter. */
-export function assessInverters(design: SiteDesign, hung: readonly Hung[]): Check[] {
-  const types = inverterTypesById(design);
-  const dcW = new Map<string, number>();
-  for (const h of hung) dcW.set(h.unit.id, (dcW.get(h.unit.id) ?? 0) + h.string.modules * h.module.pmaxW);
-  return design.inverters.flatMap((unit) => {
-    const type = types.get(unit.typeId);
-    if (!type) return [];
-    const subject: Subject = { element: 'inverter', path: unit.tag, id: unit.id };
-    const watts = dcW.get(unit.id);
-    const power: Question = {
-      id: 'strings.dc-power',
-      subject,
-      title: 'DC power on the inverter',
-      unit: 'kW',
-      basis: dataSheet('maximum DC power'),
-    };
-    const ratio: Question = {
-      id: 'strings.dc-ac-ratio',
-      subject,
-      title: 'DC/AC ratio',
-      unit: '%',
-      basis: practice('90 to 150 % is usual'),
-    };
-    if (watts === undefined) return [unknown(power, ['strings']), unknown(ratio, ['strings'])];
-    const percent = (100 * watts) / type.ratedW;
-    const text = `${fixed(watts / 1000, 2)} kW / ${fixed(type.ratedW / 1000, 1)} kW = ${fixed(percent, 1)} %`;
-    return [
-      type.dcMaxW === null
-        ? unknown(power, [`maximum DC power of ${type.name}`])
-        : atMost({
-            ...power,
-            value: watts / 1000,
-            limit: type.dcMaxW / 1000,
-            working: [`${fixed(watts / 1000, 2)} kW on ${fixed(type.dcMaxW / 1000, 1)} kW`],
-          }),
-      {
-        ...rule(ratio, percent >= 90 && percent <= 150 ? 'holds' : 'tight', [
-          text,
-          ...(percent < 90 ? ['The inverter is larger than needed.'] : percent > 150 ? ['Above the usual 150 %.'] : []),
-        ]),
-        value: percent,
-        limit: 150,
-        margin: percent > 150 ? null : (100 * (150 - percent)) / 150,
-      },
-    ];
-  });
+/** DC power and DC/AC ratio of one inverter. */
+export function assessInverter(unit: SiteInverter, type: InverterType, hung: readonly Hung[]): Check[] {
+  const subject: Subject = { element: 'inverter', path: unit.tag, id: unit.id };
+  const watts = hung.length ? hung.reduce((sum, h) => sum + h.string.modules * h.module.pmaxW, 0) : undefined;
+  const power: Question = {
+    id: 'strings.dc-power',
+    subject,
+    title: 'DC power on the inverter',
+    unit: 'kW',
+    basis: dataSheet('maximum DC power'),
+  };
+  const ratio: Question = {
+    id: 'strings.dc-ac-ratio',
+    subject,
+    title: 'DC/AC ratio',
+    unit: '%',
+    basis: practice('90 to 150 % is usual'),
+  };
+  if (watts === undefined) return [unknown(power, ['strings']), unknown(ratio, ['strings'])];
+  const percent = (100 * watts) / type.ratedW;
+  const text = `${fixed(watts / 1000, 2)} kW / ${fixed(type.ratedW / 1000, 1)} kW = ${fixed(percent, 1)} %`;
+  return [
+    type.dcMaxW === null
+      ? unknown(power, [`maximum DC power of ${type.name}`])
+      : atMost({
+          ...power,
+          value: watts / 1000,
+          limit: type.dcMaxW / 1000,
+          working: [`${fixed(watts / 1000, 2)} kW on ${fixed(type.dcMaxW / 1000, 1)} kW`],
+        }),
+    {
+      ...rule(ratio, percent >= 90 && percent <= 150 ? 'holds' : 'tight', [
+        text,
+        ...(percent < 90 ? ['The inverter is larger than needed.'] : percent > 150 ? ['Above the usual 150 %.'] : []),
+      ]),
+      value: percent,
+      limit: 150,
+      margin: percent > 150 ? null : (100 * (150 - percent)) / 150,
+    },
+  ];
 }
 
 /** Whether the modules drawn on each plane hang on strings. */

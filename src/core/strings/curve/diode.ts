@@ -1,6 +1,7 @@
 import type { ModuleType } from '../../equipment/moduleType';
 import { STC_C, STC_W_M2 } from '../../kernel/quantity';
 import { requireWithin } from '../../kernel/require';
+import { bracketedRoot } from '../../kernel/root';
 
 /** Boltzmann's constant over the charge of an electron, V/K (CODATA 2018). */
 const K_OVER_Q = 8.617333262e-5;
@@ -222,7 +223,7 @@ export interface MaximumPower {
   readonly currentA: number;
 }
 
-/** Highest power of one module, W: where dP/dU changes sign, by bisection on the diode voltage. 0 in the dark. */
+/** Highest power of one module, W: where dP/dU changes sign over the diode voltage, to 1e-8 V. 0 in the dark. */
 export function maximumPower(p: DiodeParameters): MaximumPower {
   if (!(p.lightA > 0)) return { powerW: 0, voltageV: 0, currentA: 0 };
   const at = (d: number) => {
@@ -231,7 +232,7 @@ export function maximumPower(p: DiodeParameters): MaximumPower {
     const g = (p.saturationA / p.aV) * Math.exp(d / p.aV) + 1 / p.shuntOhm;
     return { currentA, voltageV, powerW: currentA * voltageV, slope: currentA * (1 + p.seriesOhm * g) - voltageV * g };
   };
-  const d = bisect((x) => at(x).slope, 0, openVoltageV(p)) ?? 0;
+  const d = bracketedRoot((x) => at(x).slope, 0, openVoltageV(p), 1e-8) ?? 0;
   const { powerW, voltageV, currentA } = at(d);
   return { powerW, voltageV, currentA };
 }

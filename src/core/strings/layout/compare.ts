@@ -30,7 +30,12 @@ export function compareLayouts(design: SiteDesign, a: readonly PvString[], b: re
     design.planes.map((p) => [p.id, design.equipment.modules.find((m) => m.id === p.moduleTypeId)?.pmaxW ?? 0]),
   );
   const rated = new Map(design.equipment.inverters.map((t) => [t.id, t.ratedW]));
-  const on = (strings: readonly PvString[], id: string) => strings.filter((s) => s.place?.inverterId === id);
+  const byUnit = (strings: readonly PvString[]) => {
+    const groups = new Map<string, PvString[]>(design.inverters.map((u) => [u.id, []]));
+    for (const s of strings) if (s.place) groups.get(s.place.inverterId)?.push(s);
+    return groups;
+  };
+  const [onA, onB] = [byUnit(a), byUnit(b)];
   const dcW = (strings: readonly PvString[]) =>
     strings.reduce((sum, s) => sum + s.modules * (watts.get(s.planeId) ?? 0), 0);
   const used = (strings: readonly PvString[]) => strings.reduce((sum, s) => sum + (s.place ? s.modules : 0), 0);
@@ -41,7 +46,7 @@ export function compareLayouts(design: SiteDesign, a: readonly PvString[], b: re
   const inA = new Map(a.map((s) => [s.id, s]));
   return {
     units: design.inverters.flatMap((u): UnitDifference[] => {
-      const [ofA, ofB] = [on(a, u.id), on(b, u.id)];
+      const [ofA, ofB] = [onA.get(u.id) ?? [], onB.get(u.id) ?? []];
       const ratedW = rated.get(u.typeId) ?? 1;
       const [ratioA, ratioB] = [dcW(ofA) / ratedW, dcW(ofB) / ratedW];
       const same = ofA.length === ofB.length && Math.abs(ratioA - ratioB) < 1e-9;

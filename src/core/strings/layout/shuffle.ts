@@ -10,8 +10,12 @@ interface Kind {
   readonly watts: number;
 }
 
-/** A string of `give` goes from one unit to another and one of `take` comes back; −1: none does. */
+/** Strings exchanged at once: two where one alone would leave half a tracker behind. */
+const AT_ONCE = [1, 2] as const;
+
+/** Strings of `give` go from one unit to another and as many of `take` come back; −1: none does. */
 interface Exchange {
+  readonly times: (typeof AT_ONCE)[number];
   readonly from: number;
   readonly to: number;
   readonly give: number;
@@ -90,29 +94,31 @@ export class Shuffle {
     return kind < 0 ? 0 : (this.kinds[kind]?.watts ?? 0) / (this.problem.units[unit]?.ratedW ?? 1);
   }
 
-  /** Kinds of which a unit can spare a string. */
-  private spare(unit: number): number[] {
+  /** Kinds of which a unit can spare so many strings. */
+  private spare(unit: number, times: number): number[] {
     const [own, stay] = [this.strings[unit] ?? [], this.frozen[unit] ?? []];
-    return own.flatMap((n, k) => (n > (stay[k] ?? 0) ? [k] : []));
+    return own.flatMap((n, k) => (n - (stay[k] ?? 0) >= times ? [k] : []));
   }
 
-  private trackersFit(unit: number, without: number, plus: number): boolean {
+  private trackersFit(unit: number, without: number, plus: number, times: number): boolean {
     const less = this.kinds[without]?.group ?? -1;
     const more = this.kinds[plus]?.group ?? -1;
     if (less === more) return true;
     let used = this.trackers[unit] ?? 0;
-    if (less >= 0) used += this.needed(unit, less, -1) - this.needed(unit, less, 0);
-    if (more >= 0) used += this.needed(unit, more, 1) - this.needed(unit, more, 0);
+    if (less >= 0) used += this.needed(unit, less, -times) - this.needed(unit, less, 0);
+    if (more >= 0) used += this.needed(unit, more, times) - this.needed(unit, more, 0);
     return used <= (this.problem.units[unit]?.trackers ?? 0);
   }
 
   /** Ratios of the two units after an exchange, or null where windows, power or trackers forbid it. */
   private after(e: Exchange): readonly [number, number] | null {
     if (!this.fits[e.to]?.[e.give] || (e.take >= 0 && !this.fits[e.from]?.[e.take])) return null;
-    const from = (this.ratios[e.from] ?? 0) - this.step(e.give, e.from) + this.step(e.take, e.from);
-    const to = (this.ratios[e.to] ?? 0) + this.step(e.give, e.to) - this.step(e.take, e.to);
+    const from = (this.ratios[e.from] ?? 0) + e.times * (this.step(e.take, e.from) - this.step(e.give, e.from));
+    const to = (this.ratios[e.to] ?? 0) + e.times * (this.step(e.give, e.to) - this.step(e.take, e.to));
     if (from > (this.most[e.from] ?? Infinity) || to > (this.most[e.to] ?? Infinity)) return null;
-    return this.trackersFit(e.from, e.give, e.take) && this.trackersFit(e.to, e.take, e.give) ? [from, to] : null;
+    return this.trackersFit(e.from, e.give, e.take, e.times) && this.trackersFit(e.to, e.take, e.give, e.times)
+      ? [from, to]
+      : null;
   }
 
   private shift(unit: number, kind: number, by: number): void {
@@ -128,28 +134,32 @@ export class Shuffle {
   }
 
   private apply(e: Exchange): void {
-    this.shift(e.from, e.give, -1);
-    this.shift(e.to, e.give, 1);
+    this.shift(e.from, e.give, -e.times);
+    this.shift(e.to, e.give, e.times);
     if (e.take < 0) return;
-    this.shift(e.to, e.take, -1);
-    this.shift(e.from, e.take, 1);
+    this.shift(e.to, e.take, -e.times);
+    this.shift(e.from, e.take, e.times);
   }
 
-  /** The exchange between two units that takes most off the sum of their squared ratios, from the fuller one. */
+  /** The exchange between two units that takes most off the rated sum of their squared ratios, from the fuller one. */
   private evenest(a: number, b: number): { exchange: Exchange; gain: number } | null {
     const [from, to] = (this.ratios[a] ?? 0) >= (this.ratios[b] ?? 0) ? [a, b] : [b, a];
     const [rFrom, rTo] = [this.ratios[from] ?? 0, this.ratios[to] ?? 0];
+    // Weighted by rating: the same watts move a small unit's ratio more than a large one's.
+    const [wFrom, wTo] = [from, to].map((u) => (this.problem.units[u]?.ratedW ?? 0) / 1e5) as [number, number];
     let best: { exchange: Exchange; gain: number } | null = null;
-    const back = [-1, ...this.spare(to)];
-    for (const give of this.spare(from))
-      for (const take of back) {
-        const net = this.step(give, from) - this.step(take, from);
-        const gained = this.step(give, to) - this.step(take, to);
-        const gain = rFrom ** 2 + rTo ** 2 - (rFrom - net) ** 2 - (rTo + gained) ** 2;
-        if (gain <= (best?.gain ?? 1e-9)) continue;
-        const exchange = { from, to, give, take };
-        if (this.after(exchange)) best = { exchange, gain };
-      }
+    for (const times of AT_ONCE) {
+      const back = [-1, ...this.spare(to, times)];
+      for (const give of this.spare(from, times))
+        for (const take of back) {
+          const net = times * (this.step(give, from) - this.step(take, from));
+          const gained = times * (this.step(give, to) - this.step(take, to));
+          const gain = wFrom * (rFrom ** 2 - (rFrom - net) ** 2) + wTo * (rTo ** 2 - (rTo + gained) ** 2);
+          if (gain <= (best?.gain ?? 1e-9)) continue;
+          const exchange = { from, to, give, take, times };
+          if (this.after(exchange)) best = { exchange, gain };
+        }
+    }
     return best;
   }
 
@@ -185,18 +195,19 @@ export class Shuffle {
       for (const a of this.units)
         for (const b of this.units) {
           if (a === b) continue;
-          for (const give of this.spare(a))
-            for (const take of [-1, ...this.spare(b)]) {
-              if ((this.strings[a]?.[give] ?? 0) <= (this.frozen[a]?.[give] ?? 0)) break;
-              if (take >= 0 && (this.strings[b]?.[take] ?? 0) <= (this.frozen[b]?.[take] ?? 0)) continue;
-              const saved = way(give, a) + way(take, b) - way(give, b) - way(take, a);
-              if (saved <= 1e-6) continue;
-              const exchange = { from: a, to: b, give, take };
-              const ratios = this.after(exchange);
-              if (!ratios || !this.staysInBand(a, b, ratios, band)) continue;
-              this.apply(exchange);
-              improved = true;
-            }
+          for (const times of AT_ONCE)
+            for (const give of this.spare(a, times))
+              for (const take of [-1, ...this.spare(b, times)]) {
+                if (!this.spare(a, times).includes(give)) break;
+                if (take >= 0 && !this.spare(b, times).includes(take)) continue;
+                const saved = way(give, a) + way(take, b) - way(give, b) - way(take, a);
+                if (saved <= 1e-6) continue;
+                const exchange = { from: a, to: b, give, take, times };
+                const ratios = this.after(exchange);
+                if (!ratios || !this.staysInBand(a, b, ratios, band)) continue;
+                this.apply(exchange);
+                improved = true;
+              }
         }
     }
     return this;

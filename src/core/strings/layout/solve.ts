@@ -35,6 +35,9 @@ export interface SolvedLayout {
   readonly secondsUsed: number;
 }
 
+/** Share of the time that exchanges from many cuts may take before the program is tried. */
+const SHARING_SHARE = 0.25;
+
 /** Levels that count whole things: a bound between two numbers rises to the upper one. */
 const WHOLE: ReadonlySet<Level> = new Set(['unused', 'balanceBand', 'distinctLengths', 'lengthSpread', 'doubled']);
 const slackOf = (level: Level, value: number) => (level === 'homeRunM' ? 1e-6 * Math.max(1, value) : 1e-6);
@@ -127,10 +130,13 @@ export function solveLayout(problem: LayoutProblem, solver: MilpSolver, options:
   const poolProgram = layoutProgram(pool);
   const poolSolve = (level: Level, hold: readonly Level[], at: Objective) =>
     poolProgram.builder.minimising(poolProgram.cost[level], held(poolProgram, at, hold));
-  const poolUnused = solver(poolSolve('unused', [], objective), { timeLimitS: Math.max(0.2, left() * 0.1) });
-  bound.unused = Math.max(bound.unused, raised('unused', poolUnused.bound));
+  if (objective.unused > bound.unused) {
+    const fewest = solver(poolSolve('unused', [], objective), { timeLimitS: Math.max(0.2, left() * 0.1) });
+    bound.unused = Math.max(bound.unused, raised('unused', fewest.bound));
+  }
   say('balanceBand', 'Sharing the strings out');
-  const shared = goodLayout(problem, () => used() < options.timeLimitS * 0.25);
+  const until = used() + options.timeLimitS * SHARING_SHARE;
+  const shared = goodLayout(problem, () => used() < until);
   takeIfBetter(shared.counts);
 
   LEVELS.forEach((level, i) => {

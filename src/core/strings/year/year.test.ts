@@ -5,7 +5,7 @@ import { BLANK_DC_CABLE } from '../../site/dcSide';
 import { withStrings } from '../../site/edits';
 import { readEpw } from '../../weather/epw';
 import { moduleModel, parametersAt } from '../curve/diode';
-import { evenMaximumW, parallelMaximumW } from '../curve/parallel';
+import { sharedMaximum } from '../curve/parallel';
 import { evenString, mismatch } from '../curve/tracker';
 import { M575 } from '../../testing/examples';
 import { yearOfEnergy } from './yearOfEnergy';
@@ -132,11 +132,9 @@ it('the quick maximum of even strings is the one the grid finds, to 1e-6', () =>
       { parameters: a, modules: n1 },
       { parameters: b, modules: n2 },
     ];
-    close(parallelMaximumW(quick, window), slow.parallel.powerW);
-    close(
-      quick.reduce((s, x) => s + evenMaximumW(x, window), 0),
-      slow.separateW,
-    );
+    const shared = sharedMaximum(quick, window);
+    close(shared.parallelW, slow.parallel.powerW);
+    close(shared.separateW, slow.separateW);
   }
 });
 

@@ -6,7 +6,7 @@ import { lightOnPlane } from '../../sun/irradiance';
 import type { WeatherYear } from '../../weather/weatherYear';
 import { moduleModel, parametersAt } from '../curve/diode';
 import type { ModuleModel } from '../curve/diode';
-import { evenMaximumW, parallelMaximumW } from '../curve/parallel';
+import { sharedMaximum } from '../curve/parallel';
 import { homeRunLengths, homeRunOhm } from '../dcCable';
 import { idealityV, openCircuitInLightV } from '../moduleAt';
 import type { LitHour } from './lightStates';
@@ -185,6 +185,8 @@ interface LitPlane {
   /** Power of one module, W, before losses. */
   readonly moduleW: number;
   readonly currentA: number;
+  /** Open-circuit voltage of one module, V; 0 where the light is too weak to tell. */
+  readonly openV: number;
 }
 
 function summed(design: SiteDesign, hours: Iterable<LitHour>, options: YearOptions, assumptions: string[]): YearResult {
@@ -200,7 +202,7 @@ function summed(design: SiteDesign, hours: Iterable<LitHour>, options: YearOptio
   const units = design.inverters.map((u) => ({
     unit: u,
     type: types.get(u.typeId),
-    own: trackers.filter((t) => design.inverters[t.unit] === u),
+    own: trackers.flatMap((tracker, index) => (design.inverters[tracker.unit] === u ? [{ tracker, index }] : [])),
   }));
   const kept = 1 - design.energy.lossPercent / 100;
   const trackerKwh = trackers.map(() => 0);
@@ -211,7 +213,6 @@ function summed(design: SiteDesign, hours: Iterable<LitHour>, options: YearOptio
   const monthlyKwh = Array.from({ length: 12 }, () => 0);
   let [cableWh, globalWh] = [0, 0];
   let month = -1;
-  const at = new Map(trackers.map((t, i) => [t, i]));
   const usable = sheets.every(
     (m, i) => !m || !trackers.some((t) => t.mixed && t.parts.some((p) => p.plane === i)) || modelOf(m),
   );
@@ -235,6 +236,7 @@ function summed(design: SiteDesign, hours: Iterable<LitHour>, options: YearOptio
           cellC,
           moduleW: m.pmaxW * sun * (1 + m.gammaPmaxPerK * (cellC - STC_C)),
           currentA: m.impA * sun,
+          openV: on.effectiveWm2 >= LEAST_LIGHT_WM2 ? openCircuitInLightV(m, cellC, on.effectiveWm2, idealityV(m)) : 0,
         };
       });
       const mixes = new Map<string, number>();
@@ -250,7 +252,7 @@ function summed(design: SiteDesign, hours: Iterable<LitHour>, options: YearOptio
         if (!type || !sums || own.length === 0) return;
         let dcW = 0;
         let highestV = 0;
-        for (const t of own) {
+        for (const { tracker: t, index: i } of own) {
           let trackerW = 0;
           for (const part of t.parts) {
             const l = lit[part.plane];
@@ -259,19 +261,13 @@ function summed(design: SiteDesign, hours: Iterable<LitHour>, options: YearOptio
             const cableW = part.ohm * l.currentA * l.currentA;
             cableWh += weight * part.strings * cableW;
             trackerW += part.strings * Math.max(0, part.modules * l.moduleW * kept - cableW);
-            if (l.effectiveWm2 >= LEAST_LIGHT_WM2)
-              highestV = Math.max(
-                highestV,
-                part.modules * openCircuitInLightV(m, l.cellC, l.effectiveWm2, idealityV(m)),
-              );
+            highestV = Math.max(highestV, part.modules * l.openV);
           }
           if (t.mixed) {
             const share = shareKept(t);
-            const i = at.get(t) ?? 0;
             mismatchKwh[i] = (mismatchKwh[i] ?? 0) + (weight * trackerW * (1 - share)) / 1000;
             trackerW *= share;
           }
-          const i = at.get(t) ?? 0;
           trackerKwh[i] = (trackerKwh[i] ?? 0) + (weight * trackerW) / 1000;
           dcW += trackerW;
         }
@@ -292,7 +288,8 @@ function summed(design: SiteDesign, hours: Iterable<LitHour>, options: YearOptio
   const perUnit = units.map(({ unit, type, own }, u): UnitYear => {
     const s = unitSums[u] ?? { dc: 0, ac: 0, clipped: 0, clippedHours: 0, waiting: 0 };
     const dcW = own.reduce(
-      (sum, t) => sum + t.parts.reduce((w, p) => w + p.strings * p.modules * (sheets[p.plane]?.pmaxW ?? 0), 0),
+      (sum, { tracker: t }) =>
+        sum + t.parts.reduce((w, p) => w + p.strings * p.modules * (sheets[p.plane]?.pmaxW ?? 0), 0),
       0,
     );
     return {
@@ -356,6 +353,6 @@ function mixKept(
     for (let n = 0; n < part.strings; n++) strings.push({ parameters, modules: part.modules });
   }
   if (strings.length < 2) return 1;
-  const separateW = strings.reduce((sum, s) => sum + evenMaximumW(s, window), 0);
-  return separateW > 0 ? Math.min(1, parallelMaximumW(strings, window) / separateW) : 1;
+  const { parallelW, separateW } = sharedMaximum(strings, window);
+  return separateW > 0 ? parallelW / separateW : 1;
 }

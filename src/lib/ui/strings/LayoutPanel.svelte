@@ -18,6 +18,7 @@
   onDestroy(() => run.cancel());
   const design = $derived(site.design);
   let limitS = $state(10);
+  let listOpen = $state(false);
   const ready = $derived(design.planes.length > 0 && design.inverters.length > 0);
   const proposal = $derived(run.answer?.layout ?? null);
   const difference = $derived(proposal ? compareLayouts(design, design.strings, proposal.strings) : null);
@@ -142,11 +143,11 @@
               </p>{/if}
           {/if}
           {#if difference.strings.length}
-            <details class="text-sm">
+            <details class="text-sm" bind:open={listOpen}>
               <summary class="cursor-pointer">Every string that differs</summary>
-              <ul class="max-h-48 overflow-y-auto">
-                {#each difference.strings as s, i (i)}<li class="num">{s.number}: {s.what}</li>{/each}
-              </ul>
+              {#if listOpen}<ul class="max-h-48 overflow-y-auto">
+                  {#each difference.strings as s, i (i)}<li class="num">{s.number}: {s.what}</li>{/each}
+                </ul>{/if}
             </details>
           {:else}<p class="text-sm">Nothing would move: the board already hangs like this.</p>{/if}
         </div>

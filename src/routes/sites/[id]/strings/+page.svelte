@@ -1,9 +1,11 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
+  import { untrack } from 'svelte';
   import { dcCableSchema } from '$core/site/dcSide';
   import type { DcCable } from '$core/site/dcSide';
   import type { PvString } from '$core/site/siteDesign';
   import { layoutStrings } from '$core/strings/layout/lay';
+  import type { Violation } from '$core/strings/verify';
   import { verifyLayout } from '$core/strings/verify';
   import { stringWindow, windowInputs } from '$core/strings/window';
   import { useSite } from '$lib/client/siteState.svelte';
@@ -21,17 +23,20 @@
   const site = useSite();
   const design = $derived(site.design);
   const checks = $derived(site.assessment.checks.filter((c) => c.id.startsWith('strings.')));
-  const violations = $derived(verifyLayout(design));
-  const remaining = $derived(
-    design.planes
-      .map((p) => ({
-        plane: p,
-        left:
-          p.moduleCount -
-          design.strings.filter((s) => s.planeId === p.id && s.place).reduce((sum, s) => sum + s.modules, 0),
-      }))
-      .filter((r) => r.left !== 0),
-  );
+  /** The verifier looks right after the move is on screen: its answer need not hold the move up. */
+  let violations = $state.raw<readonly Violation[]>(untrack(() => verifyLayout(design)));
+  $effect(() => {
+    const looked = design;
+    const later = setTimeout(() => (violations = verifyLayout(looked)));
+    return () => clearTimeout(later);
+  });
+  const remaining = $derived.by(() => {
+    const used = new Map<string, number>();
+    for (const s of design.strings) if (s.place) used.set(s.planeId, (used.get(s.planeId) ?? 0) + s.modules);
+    return design.planes
+      .map((p) => ({ plane: p, left: p.moduleCount - (used.get(p.id) ?? 0) }))
+      .filter((r) => r.left !== 0);
+  });
   let reasons = $state.raw<readonly { planeId: string; modules: number; reason: string }[]>([]);
 
   let planeId = $state('');
@@ -48,6 +53,7 @@
       1,
   );
   let chosen = $state<number | null>(null);
+  let tableOpen = $state(false);
   const modules = $derived(chosen ?? usual);
 
   async function layOut() {
@@ -213,36 +219,36 @@
       {/key}
     </section>
     {#if design.strings.length}
-      <details class="sheet p-3">
+      <details class="sheet p-3" bind:open={tableOpen}>
         <summary class="cursor-pointer font-semibold">All strings as a table</summary>
-        <table class="grid-table mt-2">
-          <thead
-            ><tr
-              ><th scope="col">String</th><th scope="col">Plane</th><th scope="col">Modules</th><th scope="col"
-                >Inverter</th
-              ><th scope="col">Tracker</th><th scope="col">Input</th><th scope="col"></th></tr
-            ></thead
-          >
-          <tbody>
-            {#each design.strings as s (s.id)}
-              <tr
-                ><th scope="row" class="num">{s.number}</th><td
-                  >{design.planes.find((p) => p.id === s.planeId)?.label}</td
-                ><td class="num">{s.modules}</td>
-                <td>{design.inverters.find((i) => i.id === s.place?.inverterId)?.tag ?? '–'}</td><td class="num"
-                  >{s.place?.tracker ?? '–'}</td
-                ><td class="num">{s.place?.input ?? '–'}</td>
-                <td class="text-right"
-                  ><button
-                    type="button"
-                    class="underline"
-                    onclick={() => site.apply({ kind: 'remove-string', stringId: s.id })}>remove</button
-                  ></td
-                ></tr
-              >
-            {/each}
-          </tbody>
-        </table>
+        {#if tableOpen}<table class="grid-table mt-2">
+            <thead
+              ><tr
+                ><th scope="col">String</th><th scope="col">Plane</th><th scope="col">Modules</th><th scope="col"
+                  >Inverter</th
+                ><th scope="col">Tracker</th><th scope="col">Input</th><th scope="col"></th></tr
+              ></thead
+            >
+            <tbody>
+              {#each design.strings as s (s.id)}
+                <tr
+                  ><th scope="row" class="num">{s.number}</th><td
+                    >{design.planes.find((p) => p.id === s.planeId)?.label}</td
+                  ><td class="num">{s.modules}</td>
+                  <td>{design.inverters.find((i) => i.id === s.place?.inverterId)?.tag ?? '–'}</td><td class="num"
+                    >{s.place?.tracker ?? '–'}</td
+                  ><td class="num">{s.place?.input ?? '–'}</td>
+                  <td class="text-right"
+                    ><button
+                      type="button"
+                      class="underline"
+                      onclick={() => site.apply({ kind: 'remove-string', stringId: s.id })}>remove</button
+                    ></td
+                  ></tr
+                >
+              {/each}
+            </tbody>
+          </table>{/if}
       </details>
     {/if}
   {/snippet}
