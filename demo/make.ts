@@ -322,7 +322,8 @@ function iceRink(): SiteDesign {
       edgeM: 22,
     },
   ];
-  for (const p of planes) d = withPlane(d, { ...p, moduleTypeId: 'larkglass-575', mounting: 'pitched_gap', engineeredUocColdV: null });
+  for (const p of planes)
+    d = withPlane(d, { ...p, moduleTypeId: 'larkglass-575', mounting: 'pitched_gap', engineeredUocColdV: null });
   for (let n = 1; n <= 8; n++) {
     d = withInverter(d, {
       id: `inv-${n}`,

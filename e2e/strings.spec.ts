@@ -17,6 +17,9 @@ test('the best layout is searched in the background, stopped, searched again, co
 }) => {
   const site = await demoSite(request);
   await open(page, `/sites/${site}/strings`);
+  await page.getByRole('button', { name: /^INV-01 tracker 2 input 1:/ }).click();
+  await page.getByRole('button', { name: 'Hang on none' }).click();
+  await expect(page.getByRole('list', { name: 'Modules left over' })).toContainText('hang on no input');
   await page.getByRole('button', { name: 'Find the best layout' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Best so far' })).toBeVisible();
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
@@ -32,6 +35,7 @@ test('the best layout is searched in the background, stopped, searched again, co
   await expect(proposal(page)).toContainText(/Against the board: [1-9]\d* strings differ/);
   await page.getByRole('button', { name: 'Hang it like this' }).click();
   await saved(page);
+  await expect(page.getByRole('list', { name: 'Modules left over' })).toBeHidden();
   await expect(page.getByRole('list', { name: 'Not legal' })).toBeHidden();
   await page.getByRole('button', { name: 'Undo' }).click();
   await saved(page);
