@@ -22,6 +22,8 @@ const VIEWS = [
     `${DEMO_SITE}/strings`,
     WIDE,
     async (page) => {
+      await page.getByRole('button', { name: /^INV-03 tracker 2 input 1:/ }).click();
+      await page.getByRole('button', { name: 'Hang on none' }).click();
       await page.getByRole('button', { name: 'Find the best layout' }).click();
       await page.getByTestId('proposal').waitFor({ timeout: 60_000 });
       await toTop(page.getByRole('heading', { name: 'Best layout' }));
