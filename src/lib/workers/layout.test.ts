@@ -1,5 +1,5 @@
 import highsLoader from 'highs';
-import { beforeAll, describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it, vi } from 'vitest';
 import type { MilpSolver } from '$core/kernel/milp';
 import type { LayoutProblem } from '$core/strings/layout/problem';
 import { compareObjectives, objectiveOf } from '$core/strings/layout/objective';
@@ -8,6 +8,7 @@ import { startLayout } from '$core/strings/layout/start';
 import { bruteForce } from '$core/testing/bruteForce';
 import { highsSolver } from './highsSolver';
 
+vi.setConfig({ testTimeout: 60_000 });
 let solver: MilpSolver;
 beforeAll(async () => {
   solver = highsSolver(await highsLoader());

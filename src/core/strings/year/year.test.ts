@@ -83,6 +83,70 @@ describe('a year at 48° N 11° E, 2025 (formulas of the sources named in the co
     const y = yearOf(siteWith([{ tiltDeg: 30, azimuthDeg: 180 }], 115, ratedW, CLEARNESS));
     expect(y.clippedPercent).toBeCloseTo(percent, 4);
   });
+  describe('month by month (another implementation of the same formulas)', () => {
+    const clear = yearOf(siteWith([{ tiltDeg: 30, azimuthDeg: 180 }], 57.5, 1e6, EVER_CLEAR));
+    const eastWest = yearOf(
+      siteWith(
+        [
+          { tiltDeg: 10, azimuthDeg: 90 },
+          { tiltDeg: 10, azimuthDeg: 270 },
+        ],
+        115,
+        1e6,
+        CLEARNESS,
+      ),
+    );
+    it.each([
+      [1, 6271.987, 3090.743],
+      [2, 7807.28, 5008.352],
+      [3, 11078.533, 9462.683],
+      [4, 12371.498, 13073.566],
+      [5, 13480.497, 16254.998],
+      [6, 13194.325, 16862.45],
+      [7, 13427.104, 17693.527],
+      [8, 12779.198, 15093.643],
+      [9, 11157.404, 10489.48],
+      [10, 9378.854, 6426.252],
+      [11, 6686.727, 3296.008],
+      [12, 5474.133, 2295.608],
+    ])('month %d gives %d kWh from a clear south roof and %d kWh from east and west', (month, south, both) => {
+      close(clear.monthlyKwh[month - 1]! / 0.98, south, 1e-6);
+      close(eastWest.monthlyKwh[month - 1]! / 0.98, both, 1e-6);
+    });
+    it('adds up to the year, and the heat map to its months', () => {
+      close(
+        clear.monthlyKwh.reduce((a, b) => a + b, 0),
+        clear.acKwh,
+        1e-9,
+      );
+      const june = clear.heatMapKw[5]!.reduce((a, b) => a + b, 0) * 30;
+      close(june, clear.monthlyKwh[5]!, 1e-9);
+      close(
+        clear.trackers.reduce((s, t) => s + t.dcKwh, 0),
+        clear.dcKwh,
+        1e-9,
+      );
+    });
+    it('takes the cable off where its section and the ways are known', () => {
+      const d = siteWith([{ tiltDeg: 30, azimuthDeg: 180 }], 57.5, 1e6, EVER_CLEAR);
+      const wired = yearOf({
+        ...d,
+        dcCable: { ...d.dcCable, sectionMm2: 6 },
+        strings: d.strings.map((s) => ({ ...s, lengthM: 55 })),
+      });
+      // Loss at full light is 0.75 %·18/20 of the power; over a year the factor on it is Σ G²/(1000·Σ G), 0.6 to 0.8.
+      const percent = (100 * wired.cableKwh) / (wired.dcKwh + wired.cableKwh);
+      expect(percent).toBeGreaterThan(0.35);
+      expect(percent).toBeLessThan(0.65);
+      close(wired.dcKwh + wired.cableKwh, clear.dcKwh, 1e-6);
+    });
+    it('counts the hours in which a short string waits below its start-up voltage', () => {
+      const d = siteWith([{ tiltDeg: 30, azimuthDeg: 180 }], 57.5, 1e6, EVER_CLEAR);
+      const short = { ...d, strings: d.strings.map((s) => ({ ...s, modules: 5 })) };
+      expect(yearOf(short).units[0]!.waitingHours).toBeGreaterThan(100);
+      expect(clear.units[0]!.waitingHours).toBe(0);
+    });
+  });
   it('names what is missing, and says that it rests on a default', () => {
     const d = siteWith([{ tiltDeg: 30, azimuthDeg: 180 }], 57.5, 1e6, EVER_CLEAR);
     expect(

@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest';
+import { inverterSheetSchema } from '$core/equipment/inverterType';
+import { dcCableSchema } from '$core/site/dcSide';
+import { acRunSchema, planeSchema, surveySchema } from '$core/site/siteDesign';
+import { fieldsOf } from './fields';
+
+const field = (schema: Parameters<typeof fieldsOf>[0], path: string) => fieldsOf(schema, [path])[0]!;
+
+describe('fields read off a schema', () => {
+  it('have words, unit and kind of core', () => {
+    expect(field(surveySchema, 'coldestC')).toEqual({
+      path: 'coldestC',
+      label: 'Lowest expected ambient at dawn',
+      unit: '°C',
+      kind: 'number',
+      nullable: true,
+      choices: [],
+    });
+  });
+  it('see through defaults, nulls and unions to choices', () => {
+    expect(field(surveySchema, 'building')).toMatchObject({ kind: 'choice', nullable: true, label: 'On a building' });
+    expect(field(surveySchema, 'coldMethod')).toMatchObject({
+      kind: 'choice',
+      nullable: false,
+      choices: ['coefficient', 'table', 'engineered'],
+    });
+    expect(field(dcCableSchema, 'sectionMm2')).toMatchObject({
+      kind: 'choice',
+      nullable: true,
+      unit: 'mm²',
+      choices: [2.5, 4, 6, 10, 16],
+    });
+    expect(field(planeSchema, 'edgeM')).toMatchObject({ kind: 'number', nullable: false, unit: 'm' });
+    expect(field(surveySchema, 'rcdFitted')).toMatchObject({ kind: 'yes-no', nullable: true });
+    expect(field(surveySchema, 'engineeredDocument').kind).toBe('text');
+  });
+  it('reach into parts, and name themselves where core gives no words', () => {
+    expect(field(inverterSheetSchema, 'bay.studM')).toMatchObject({ unit: 'M', kind: 'choice' });
+    expect(field(acRunSchema, 'cores').label).toBe('Cores');
+  });
+  it('refuse a path that is none', () =>
+    expect(() => fieldsOf(surveySchema, ['nothing.here'])).toThrow(/path must name a field/));
+});
