@@ -81,6 +81,12 @@
   {#if run.answer && !run.answer.layout && run.answer.missing.length}
     <p role="alert" class="mt-2">Missing: {run.answer.missing.join(', ')}.</p>
   {/if}
+  {#if run.answer && !run.answer.layout && !run.answer.missing.length && !run.answer.conflict}
+    <p role="alert" class="mt-2">
+      No layout that keeps every wish was found in {run.limitS} s, and none was proved impossible. Give more time, or release
+      a wish below.
+    </p>
+  {/if}
   {#if run.answer?.conflict}
     {@const c = run.answer.conflict}
     <div class="mt-2 border-l-4 border-tight bg-paper px-3 py-2" role="alert">

@@ -77,16 +77,20 @@
     if (!unit) return;
     const pair = [{ ...parts[0] }, { ...parts[1] }] as const;
     stop();
-    worker = startStringsWork();
+    const own = startStringsWork();
+    worker = own;
     share = 0;
     yearly = null;
     trouble = '';
     try {
-      const answer = await worker.work.year(
+      const answer = await own.work.year(
         onlyMixed(design, unit.id, pair),
         data.year,
         data.weather,
-        calledBack((s) => (share = s)),
+        calledBack((s) => {
+          // Progress may still be on its way when the answer is here already.
+          if (worker === own) share = s;
+        }),
       );
       if (!answer.result) trouble = `Missing: ${answer.missing.join(', ')}.`;
       else {
@@ -95,7 +99,7 @@
         yearly = { kwh: mismatchKwh, percent, check: judgeMixing(percent, pair) };
       }
     } finally {
-      stop();
+      if (worker === own) stop();
     }
   }
   const modelWords = (m: ModuleModel) =>

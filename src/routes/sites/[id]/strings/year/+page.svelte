@@ -36,11 +36,13 @@
     worker?.end();
     worker = null;
     share = null;
+    reading = false;
   }
 
   async function compute() {
     stop();
-    worker = startStringsWork();
+    const own = startStringsWork();
+    worker = own;
     share = 0;
     missing = [];
     trouble = '';
@@ -49,11 +51,14 @@
     const { revision } = site;
     const from = fingerprint ?? 'clear sky';
     try {
-      const answer = await worker.work.year(
+      const answer = await own.work.year(
         design,
         data.year,
         weather,
-        calledBack((s) => (share = s)),
+        calledBack((s) => {
+          // Progress may still be on its way when the answer is here already.
+          if (worker === own) share = s;
+        }),
       );
       took = (performance.now() - began) / 1000;
       if (!answer.result) missing = answer.missing;
@@ -69,7 +74,7 @@
     } catch (cause) {
       trouble = cause instanceof ApiProblem ? cause.problem.detail : String(cause);
     } finally {
-      stop();
+      if (worker === own) stop();
     }
   }
 
@@ -110,7 +115,7 @@
       trouble = cause instanceof ApiProblem ? cause.problem.detail : String(cause);
     } finally {
       reading = false;
-      stop();
+      if (worker === own) stop();
     }
   }
   async function forget() {
