@@ -9,8 +9,8 @@ export default defineConfig({
   metadata: { port: PORT },
   fullyParallel: false,
   workers: 1,
-  timeout: 120_000,
-  expect: { timeout: 10_000 },
+  timeout: 180_000,
+  expect: { timeout: 15_000 },
   reporter: [['list']],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,

@@ -2,6 +2,9 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { demoSite, open } from './helpers';
 
+// Twelve views with a thousand checks each take the scanner minutes on a slow machine.
+test.setTimeout(420_000);
+
 const STAGES = [
   'survey',
   'strings',

@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { energise, fill, open, passGate, saved, signOn } from './helpers';
 
 test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(420_000);
   await page.clock.install({ time: Date.now() - 20 * 60_000 });
   await open(page, '/');
   await page.getByLabel('New site').fill('Ravnsund sawmill');
