@@ -55,6 +55,14 @@ export function dcAmpacityA(
     : base * Math.min(1, Math.sqrt((120 - ambientC) / 60)) * grouped;
 }
 
+/**
+ * Current that the cable of one string has to bear, A: its own 1.25·g_b·I_sc; unfused also what the other strings of its tracker push back,
+ * (N_p − 1)·1.25·g_b·I_sc; fused the rating of the fuse (IEC 62548-1, recalled).
+ */
+export function cableNeedA(oneA: number, parallel: number, fuseA: number | null): number {
+  return Math.max(oneA, fuseA ?? (parallel - 1) * oneA);
+}
+
 /** Where the home run of a plane's k-th of `of` strings leaves: its own start, or even along the edge of the plane. Null while unknown. */
 export function homeRunStart(string: Pick<PvString, 'start'>, plane: Plane, k: number, of: number) {
   if (!plane.position) return null;

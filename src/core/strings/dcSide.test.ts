@@ -184,6 +184,25 @@ describe('checks of the string side', () => {
     expect(ids(fused, 'strings.reverse-current')[0]?.verdict).toBe('holds');
     expect(verifyLayout(fused)).toEqual([]);
   });
+  it('want a cable that bears what the other strings push back, or the fuse before it', () => {
+    const three = { ...T100, inputsPerTracker: 3, trackerShortCircuitMaxA: 70 };
+    const d = siteOf(1, [plane('p', 51)], three);
+    const strings = [1, 2, 3].map((n) => ({
+      id: `s${n}`,
+      number: n,
+      planeId: 'p',
+      modules: 17,
+      place: { inverterId: 'inv-1', tracker: 1, input: n, branch: 1 as const },
+      start: null,
+      lengthM: null,
+    }));
+    const thin = { ...CABLE, sectionMm2: 4 as const, circuitsTogether: 5 };
+    const need = (fuseA: number | null) =>
+      ids({ ...withStrings(d, strings), dcCable: { ...thin, fuseA } }, 'strings.cable-current')[0]!;
+    // 4 mm² by five carries 44 × 0.60 = 26.4 A: enough for 17.7625 A, not for 35.525 A back from two others.
+    expect(need(null)).toMatchObject({ verdict: 'stop', value: expect.closeTo(35.525, 9) });
+    expect(need(25)).toMatchObject({ verdict: 'holds', value: 25 });
+  });
   it('add the strings of a Y-branch on their connector: 35.5250 A on 30 A', () => {
     const first = laid.strings[0]!;
     const second = laid.strings.find((s) => s.place?.tracker !== first.place?.tracker && s.modules === first.modules)!;

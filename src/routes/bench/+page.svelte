@@ -6,7 +6,7 @@
   import { rearGainOf, trackerCurrents } from '$core/strings/currents';
   import { moduleModel, parametersAt } from '$core/strings/curve/diode';
   import { evenString, trackerCurve, trackerMaximum } from '$core/strings/curve/tracker';
-  import { dcAmpacityA, homeRunDrop, homeRunOhm } from '$core/strings/dcCable';
+  import { cableNeedA, dcAmpacityA, homeRunDrop, homeRunOhm } from '$core/strings/dcCable';
   import { stringFuse } from '$core/strings/fuses';
   import type { WindowInputs } from '$core/strings/window';
   import { stringWindow } from '$core/strings/window';
@@ -81,7 +81,11 @@
       ? dcAmpacityA(sectionMm2, mode, ambientC, together)
       : undefined,
   );
-  const needA = $derived(module ? 1.25 * rearGainOf(module, mounting) * module.iscA : 0);
+  const needA = $derived(
+    module && inverter && counted
+      ? cableNeedA(trackerCurrents(module, inverter, mounting, 1).inputA, strings, fuse?.needed ? fuse.ratingA : null)
+      : null,
+  );
 
   let irradiance = $state(1000);
   let cellC = $state(25);
@@ -220,7 +224,9 @@
           0.1 to 1000 m.{/if}
       </p>
       <p>
-        {#if mayA !== undefined}Carries <b class="num">{fixed(mayA, 1)} A</b>; one string needs {A(needA)}:
+        {#if mayA !== undefined && needA !== null}Carries <b class="num">{fixed(mayA, 1)} A</b>; one string needs {A(
+            needA,
+          )}:
           <VerdictMark verdict={needA <= mayA ? 'holds' : 'stop'} />{:else}<VerdictMark verdict="unknown" /> Current: give
           the ambient, −25 to 119 °C, and 1 to 20 circuits.{/if}
       </p>

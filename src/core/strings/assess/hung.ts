@@ -15,6 +15,8 @@ export interface Hung {
   readonly type: InverterType;
   readonly answer: WindowAnswer;
   readonly lengthM: number | null;
+  /** Strings on its tracker, itself among them. */
+  readonly parallel: number;
   readonly cable: DcCable;
   readonly school: Survey['school'];
 }
@@ -33,6 +35,8 @@ export interface UnitOfStrings {
 export function hangings(design: SiteDesign, of: UnitOfStrings): Hung[] {
   const { unit, type } = of;
   const answers = new Map<string, WindowAnswer>();
+  const onTracker = new Map<number, number>();
+  for (const { place } of of.strings) if (place) onTracker.set(place.tracker, (onTracker.get(place.tracker) ?? 0) + 1);
   return of.strings.flatMap((string): Hung[] => {
     const plane = of.planes.get(string.planeId);
     const module = plane && of.modules.get(plane.moduleTypeId);
@@ -49,6 +53,7 @@ export function hangings(design: SiteDesign, of: UnitOfStrings): Hung[] {
         type,
         answer,
         lengthM: of.lengths.get(string.id) ?? null,
+        parallel: onTracker.get(string.place.tracker) ?? 1,
         cable: design.dcCable,
         school: design.survey.school,
       },

@@ -13,8 +13,8 @@ import {
   withVerdict,
 } from '../../kernel/check';
 import { fixed } from '../../kernel/quantity';
-import { rearGainOf } from '../currents';
-import { dcAmpacityA, homeRunDrop, homeRunOhm } from '../dcCable';
+import { IRRADIANCE_FACTOR, rearGainOf } from '../currents';
+import { cableNeedA, dcAmpacityA, homeRunDrop, homeRunOhm } from '../dcCable';
 import type { StringWindow } from '../window';
 import { coldReserveK } from '../window';
 import type { Hung } from './hung';
@@ -182,14 +182,17 @@ function currentCheck(q: Question, h: Hung, cable: Hung['cable']): Check {
     return unknown(q, missing);
   const mayA = dcAmpacityA(sectionMm2, mode, ambientC, circuitsTogether);
   if (mayA === undefined) return unknown(q, ['a grouping factor above 20 circuits: split the bundle (SC06)']);
-  const needA = 1.25 * rearGainOf(h.module, h.plane.mounting) * h.module.iscA;
+  const oneA = IRRADIANCE_FACTOR * rearGainOf(h.module, h.plane.mounting) * h.module.iscA;
+  const needA = cableNeedA(oneA, h.parallel, cable.fuseA);
   return atMost({
     ...q,
     value: needA,
     limit: mayA,
     working: [
       `I_z = ${sectionMm2} mm², ${mode}, ${ambientC} °C, ${circuitsTogether} together = ${fixed(mayA, 1)} A`,
-      `1.25 × g_b × I_sc = ${fixed(needA, 2)} A`,
+      cable.fuseA === null
+        ? `max(1, N_p − 1) × 1.25 × g_b × I_sc, N_p = ${h.parallel}: ${fixed(needA, 2)} A`
+        : `1.25 × g_b × I_sc = ${fixed(oneA, 2)} A, string fuse ${cable.fuseA} A: ${fixed(needA, 2)} A`,
     ],
   });
 }

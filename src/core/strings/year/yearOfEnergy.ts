@@ -356,3 +356,11 @@ function mixKept(
   const { parallelW, separateW } = sharedMaximum(strings, window);
   return separateW > 0 ? parallelW / separateW : 1;
 }
+
+/** What is odd about a unit's DC/AC ratio or clipping, in words; empty where nothing is (common practice: 90 to 150 %, 3 % clipped). */
+export function ratioWords(u: Pick<UnitYear, 'dcW' | 'ratedW' | 'clippedPercent'>): string {
+  const percent = (100 * u.dcW) / u.ratedW;
+  if (percent < 90) return 'larger than needed (SY02)';
+  if (percent > 150) return 'above the usual 150 % (SY03)';
+  return u.clippedPercent > 3 ? 'clips more than 3 % (SY04)' : '';
+}

@@ -3,6 +3,7 @@
   import { Button } from 'flowbite-svelte';
   import { onDestroy, untrack } from 'svelte';
   import { fixed } from '$core/kernel/quantity';
+  import { ratioWords } from '$core/strings/year/yearOfEnergy';
   import type { YearResult } from '$core/strings/year/yearOfEnergy';
   import { lightAfterSunH } from '$core/weather/weatherCsv';
   import type { Stamp } from '$core/weather/weatherCsv';
@@ -160,12 +161,6 @@
     };
   });
   const mwh = (kwh: number) => `${fixed(kwh / 1000, 1)} MWh`;
-  const ratioWords = (u: { dcW: number; ratedW: number; clippedPercent: number }) => {
-    const percent = (100 * u.dcW) / u.ratedW;
-    if (percent < 90) return 'larger than needed (SY02)';
-    if (percent > 150) return 'above the usual 150 % (SY03)';
-    return u.clippedPercent > 3 ? 'clips more than 3 % (SY04)' : '';
-  };
 </script>
 
 <div class="space-y-4">
