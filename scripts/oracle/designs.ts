@@ -1,0 +1,256 @@
+import type { SiteDesign } from '../../src/core/site/siteDesign';
+import { siteDesignSchema } from '../../src/core/site/siteDesign';
+
+/** Random designs, the same every time: what the schema takes, with inputs missing and limits passed. */
+
+/** Mulberry32: small, seeded, good enough to scatter values. */
+function generator(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+const SERVICES = [
+  'earthed wye with neutral (TN-S, TN-C-S)',
+  'earthed wye, TT',
+  'earthed wye, neutral not brought out',
+  'IT wye, dedicated transformer',
+  'delta ungrounded, shared',
+  'high-leg delta',
+];
+const CODES = ['EN 50549-1 first start', 'VDE-AR-N 4105', 'IEEE 1547 enter service', 'generic 90'];
+const MOUNTINGS = ['ground_rack', 'tracker', 'flat_roof_low', 'flat_roof_white', 'pitched_gap', 'pitched_close', 'flush'];
+const ARRANGEMENTS = ['bunched', 'single layer, perforated tray', 'single layer, wall or unperforated tray', '0.25 m'];
+const SECTIONS = [16, 25, 50, 70, 95, 120, 150, 185, 240, 300, 55];
+
+export function randomDesign(seed: number): SiteDesign {
+  const next = generator(seed);
+  const between = (lo: number, hi: number, step = 0.01) => Math.round((lo + next() * (hi - lo)) / step) * step;
+  const whole = (lo: number, hi: number) => Math.floor(lo + next() * (hi - lo + 1));
+  const one = <T>(of: readonly T[]): T => of[Math.floor(next() * of.length)] as T;
+  const blanks = next() < 0.4 ? 0 : 0.12;
+  const maybe = <T>(value: T): T | null => (next() < blanks ? null : value);
+  const chance = (p: number) => next() < p;
+  const tidy = (x: number) => Number(x.toFixed(6));
+
+  const modules = Array.from({ length: whole(1, 2) }, (_, i) => {
+    const uocV = tidy(between(36, 54));
+    const iscA = tidy(between(9, 18));
+    const [umpV, impA] = [tidy(uocV * 0.83), tidy(iscA * 0.945)];
+    return {
+      id: `m${i}`,
+      name: `Module ${i}`,
+      pmaxW: tidy(umpV * impA * (chance(0.9) ? 1 : 1.06)),
+      uocV,
+      iscA,
+      umpV,
+      impA,
+      alphaIscPerK: 0.00046,
+      betaUocPerK: tidy(-between(0.0023, 0.0033, 0.00001)),
+      gammaPmaxPerK: tidy(-between(0.0028, 0.0042, 0.00001)),
+      nmotC: whole(41, 47),
+      cellsInSeries: whole(60, 72),
+      bypassDiodes: 3,
+      systemMaxV: one([1000, 1500]),
+      fuseMaxA: one([20, 25, 30]),
+      bifaciality: one([0, 0.7, 0.8]),
+    };
+  });
+  const types = Array.from({ length: whole(1, 2) }, (_, i) => {
+    const lineV = one([400, 400, 480, 690, 800]);
+    const ratedW = whole(25, 255) * 1000;
+    const va = Math.round(ratedW * one([1, 1.1]));
+    return {
+      id: `t${i}`,
+      name: `Unit ${i}`,
+      ratedW,
+      maxApparentVa: va,
+      nominalLineV: lineV,
+      outputMaxA: maybe(tidy((va / Math.sqrt(3) / lineV) * one([1, 1.03, 1.08, 1.2, 0.98]))),
+      wiring: one(['5-wire', '4-wire with neutral jumper', '3-wire plus PE']),
+      breakerMaxA: maybe(one([125, 200, 250, 400])),
+      dcMaxV: one([1000, 1100, 1500]),
+      mpptMinV: one([180, 200, 500]),
+      mpptMaxV: one([850, 1000]),
+      fullPowerMinV: maybe(whole(500, 600)),
+      fullPowerMaxV: maybe(whole(780, 850)),
+      startV: maybe(one([195, 250, 550])),
+      dcMaxW: maybe(Math.round(ratedW * one([1.1, 1.5, 2]))),
+      trackers: whole(2, 12),
+      inputsPerTracker: whole(1, 3),
+      trackerOperatingMaxA: one([26, 32, 40]),
+      trackerShortCircuitMaxA: one([40, 44, 60]),
+      shortCircuitLimitIsStc: chance(0.2),
+      connectorMaxA: maybe(one([20, 30])),
+      connectorMaxV: maybe(one([1000, 1500])),
+      massKg: maybe(84),
+      dischargeWaitS: maybe(300),
+      busUnitLoads: maybe(0.125),
+      bay: {
+        studM: one([8, 10, 12]),
+        studSpacingMm: maybe(one([35, 45, 55])),
+        palmMaxWidthMm: maybe(one([28, 33, 42])),
+        palmMaxThicknessMm: maybe(one([5, 7, 12])),
+        sectionMaxMm2: maybe(one([120, 240])),
+        lugsPerStud: one([1, 2]),
+        aluminiumAllowed: maybe(chance(0.5)),
+        glandClampMinMm: maybe(30),
+        glandClampMaxMm: maybe(60),
+        glandSealSplitMm: maybe(45),
+        torqueMinNm: maybe(20),
+        torqueMaxNm: maybe(30),
+      },
+    };
+  });
+  const place = () => ({ xM: whole(0, 80), yM: whole(0, 40), zM: whole(0, 12) });
+  const planes = Array.from({ length: whole(1, 4) }, (_, i) => ({
+    id: `p${i}`,
+    label: `Roof ${i}`,
+    tiltDeg: one([5, 10, 30]),
+    azimuthDeg: one([90, 180, 270]),
+    moduleTypeId: one(modules).id,
+    moduleCount: whole(0, 240),
+    mounting: one(MOUNTINGS),
+    position: maybe(place()),
+    edgeM: whole(0, 40),
+    engineeredUocColdV: maybe(tidy(between(44, 60))),
+  }));
+  const inverters = Array.from({ length: whole(0, 5) }, (_, i) => ({
+    id: `i${i}`,
+    tag: `U-${i + 1}`,
+    typeId: one(types).id,
+    position: maybe(place()),
+  }));
+  const typeOf = (id: string) => types.find((t) => t.id === id) as (typeof types)[number];
+  const usual = whole(14, 20);
+  let number = 0;
+  const strings = inverters.flatMap((u) => {
+    const t = typeOf(u.typeId);
+    return Array.from({ length: t.trackers }, (_, k) =>
+      Array.from({ length: t.inputsPerTracker }, (_x, input) => {
+        if (chance(0.25)) return [];
+        const plane = one(planes);
+        const modulesIn = chance(0.85) ? usual : whole(1, 30);
+        const branches = chance(0.08) ? [1, 2] : [1];
+        return branches.map((branch) => {
+          number += 1;
+          return {
+            id: `s${number}`,
+            number,
+            planeId: plane.id,
+            modules: modulesIn,
+            place: chance(0.04) ? null : { inverterId: u.id, tracker: k + 1, input: input + 1, branch },
+            start: chance(0.1) ? { xM: whole(0, 50), yM: whole(0, 20) } : null,
+            lengthM: chance(0.2) ? whole(5, 120) : null,
+          };
+        });
+      }).flat(),
+    ).flat();
+  });
+  const runs = inverters.map((u) => {
+    const method = one(['B1', 'B2', 'C', 'E', 'E', 'D1', 'D2']);
+    return {
+      inverterId: u.id,
+      metal: one(['Cu', 'Cu', 'Al']),
+      insulation: one(['XLPE', 'XLPE', 'PVC']),
+      cores: one(['4-core', '5-core', '1-core']),
+      method,
+      arrangement: maybe(one(ARRANGEMENTS)),
+      otherCircuits: maybe(whole(0, 5)),
+      sectionMm2: maybe(one(SECTIONS)),
+      parallel: one([1, 1, 1, 2]),
+      lengthM: maybe(whole(5, 180)),
+      ambientC: maybe(one([25, 30, 40, 52])),
+      sunOnCable: chance(0.2),
+      soilKmPerW: maybe(one([1, 1.5, 2.5])),
+      depthM: maybe(one([0.7, 1])),
+      ductDiameterMm: maybe(110),
+      breakerA: maybe(one([100, 160, 200, 250, 400])),
+      breakerKind: one(['moulded-case', 'miniature']),
+      breakerAmbientC: maybe(one([30, 40, 55])),
+      breakerGroupFactor: maybe(one([0.9, 1])),
+      peMm2: maybe(one([16, 35, 70, 95])),
+      peMetal: one(['Cu', 'Al']),
+      externalEarthMm2: maybe(one([16, 35, 70])),
+      externalEarthMetal: one(['Cu', 'Al']),
+      cableDiameterMm: chance(0.3) ? whole(25, 65) : null,
+      palmWidthMm: chance(0.2) ? whole(20, 40) : null,
+      palmThicknessMm: chance(0.2) ? whole(3, 9) : null,
+    };
+  });
+  const devices = [
+    ...(chance(0.7) ? [{ kind: 'logger', inverterId: null, label: 'LOG', id: 'dev-log' }] : []),
+    ...inverters.map((u) => ({ kind: 'inverter', inverterId: u.id, label: u.tag, id: `dev-${u.id}` })),
+    ...(chance(0.3) ? [{ kind: 'meter', inverterId: null, label: 'MTR', id: 'dev-mtr' }] : []),
+  ].map((c, i, all) => ({
+    ...c,
+    address: c.kind === 'logger' ? null : maybe(i + 1),
+    terminated: i === 0 || i === all.length - 1 ? !chance(0.1) : chance(0.1),
+    unitLoads: c.kind === 'inverter' ? null : maybe(1),
+    position: c.kind === 'inverter' ? null : maybe(place()),
+    entryM: 1,
+    hopM: chance(0.2) ? whole(2, 300) : null,
+  }));
+  const locks = [
+    ...(strings.length && chance(0.3) ? [{ kind: 'string', stringId: one(strings).id, built: chance(0.5) }] : []),
+    ...(chance(0.1) ? [{ kind: 'plane-length', planeId: one(planes).id, modules: usual }] : []),
+    ...(inverters.length && chance(0.1) ? [{ kind: 'inverter-empty', inverterId: one(inverters).id }] : []),
+    ...(chance(0.1) ? [{ kind: 'max-lengths', count: 2 }] : []),
+    ...(chance(0.1) ? [{ kind: 'ratio', minPercent: 80, maxPercent: 140 }] : []),
+  ];
+  return siteDesignSchema.parse({
+    schema: 1,
+    survey: {
+      name: `Random ${seed}`,
+      place: '',
+      latitudeDeg: maybe(50),
+      longitudeDeg: maybe(10),
+      altitudeM: maybe(300),
+      coldestC: maybe(one([-25, -12, -5, 3])),
+      hottestC: maybe(one([30, 38, 45])),
+      dcLegalMaxV: maybe(one([1000, 1500])),
+      school: one(['IEC', 'IEC', 'IEC', 'NEC', 'AU/NZ']),
+      building: maybe(one(['one- or two-family dwelling', 'other building', 'not on a building'])),
+      coldMethod: one(['coefficient', 'coefficient', 'table', 'engineered']),
+      engineeredDocument: chance(0.7) ? 'Sheet 7' : '',
+      lineV: maybe(one([400, 400, 480, 800])),
+      frequencyHz: maybe(one([50, 60])),
+      service: maybe(one(SERVICES)),
+      transformerKva: maybe(one([250, 630, 1250])),
+      transformerImpedancePercent: maybe(6),
+      boardHighestV: maybe(one([405, 425, 436])),
+      gridCode: maybe(one(CODES)),
+      rcdFitted: maybe(chance(0.5)),
+      stopFitted: maybe(chance(0.5)),
+      contactsFitted: maybe(chance(0.5)),
+    },
+    equipment: { modules, inverters: types },
+    planes,
+    inverters,
+    strings,
+    dcCable: {
+      sectionMm2: maybe(one([4, 6, 10])),
+      mode: maybe(one(['single free in air', 'single on a surface', 'two adjacent on a surface'])),
+      ambientC: maybe(one([40, 60, 70])),
+      circuitsTogether: maybe(one([1, 3, 8, 20])),
+      conductorC: one([60, 90]),
+      fuseA: chance(0.3) ? one([20, 25, 30, 32]) : null,
+      dropReason: chance(0.2) ? 'long roof, agreed' : '',
+    },
+    locks,
+    energy: { utcOffsetH: 1, clearness: null, monthlyMeanC: null, dailyRangeK: 8, albedo: 0.2, lossPercent: 3 },
+    board: {
+      label: 'Main board',
+      position: maybe(place()),
+      busbarA: maybe(one([250, 630, 1600])),
+      mainBreakerA: maybe(one([400, 630, 1250])),
+      mainAmbientC: maybe(one([35, 50])),
+    },
+    runs: chance(0.1) ? runs.slice(1) : runs,
+    chain: { bitRate: maybe(one([9600, 115200])), devices },
+  });
+}

@@ -1,0 +1,55 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { bigSite } from '../../bench/site';
+import { assessSite } from '../../src/core/assess';
+import type { Check } from '../../src/core/kernel/check';
+import { progressOf } from '../../src/core/proving/progress';
+import type { SiteDesign } from '../../src/core/site/siteDesign';
+import { layoutStrings } from '../../src/core/strings/layout/lay';
+import { plugInSheets } from '../../src/core/strings/stringList';
+import { verifyLayout } from '../../src/core/strings/verify';
+import { projectFileSchema } from '../../src/lib/schemas/projectFile';
+import { randomDesign } from './designs';
+
+/** What the program answers, a line an answer: held side by side before and after code moves. */
+
+const RANDOM = 200;
+
+const ofCheck = (site: string, c: Check) =>
+  JSON.stringify([site, c.id, c.subject.path, c.subject.id ?? null, c.value, c.limit, c.margin, c.unit, c.verdict, c.title, c.basis.source, c.working]);
+
+function ofDesign(name: string, design: SiteDesign): string[] {
+  const layout = layoutStrings(design);
+  return [
+    ...assessSite(design).checks.map((c) => ofCheck(name, c)),
+    ...verifyLayout(design).map((v) => JSON.stringify([name, 'verify', v.predicate, v.text])),
+    ...plugInSheets(design).map((s) => JSON.stringify([name, 'plug-in', s])),
+    JSON.stringify([name, 'layout', layout]),
+  ];
+}
+
+function ofProject(file: string): string[] {
+  const project = projectFileSchema.parse(JSON.parse(readFileSync(`demo/${file}`, 'utf8')));
+  const lines = ofDesign(file, project.design);
+  const last = project.releases.at(-1);
+  if (!last) return lines;
+  const progress = progressOf({
+    records: project.records,
+    releases: new Map(project.releases.map((r) => [r.letter, r.design])),
+    current: last.letter,
+    today: '2026-05-06',
+  });
+  return [
+    ...lines,
+    ...progress.judged.flatMap((j) => j.checks.map((c) => ofCheck(`${file} ${j.record.id}`, c))),
+    ...progress.judged.map((j) => JSON.stringify([file, 'judged', j.record.id, j.verdict, j.gates])),
+    ...[...progress.gates].map(([key, g]) => JSON.stringify([file, 'gate', key, g.state, g.waitsFor])),
+  ];
+}
+
+export function dump(): string[] {
+  return [
+    ...readdirSync('demo').filter((f) => f.endsWith('.project.json')).sort().flatMap(ofProject),
+    ...assessSite(bigSite()).checks.map((c) => ofCheck('bench', c)),
+    ...Array.from({ length: RANDOM }, (_, i) => ofDesign(`random ${i + 1}`, randomDesign(i + 1))).flat(),
+  ].sort();
+}
