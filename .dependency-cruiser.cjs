@@ -1,8 +1,32 @@
+const fs = require('node:fs');
 const path = require('node:path');
-const below = '^src/core/(kernel|equipment|site)/';
-/** Physics and file formats below the disciplines that use them. */
-const lent = { strings: ['sun', 'weather'], proving: ['strings'], weather: ['sun'] };
-const disciplines = ['strings', 'ac', 'links', 'proving', 'sun', 'weather'];
+
+/** Layers of core from below; a folder named nowhere here is a discipline, held from its first file. */
+const LAYERS = ['kernel', 'conductor', 'equipment', 'site'];
+/** Physics and file formats that any discipline may use. */
+const PHYSICS = ['sun', 'weather'];
+/** Folders that see every discipline. */
+const ABOVE = ['design', 'proving'];
+/** Made-up sites and helpers of tests and benchmarks. */
+const TESTING = ['testing'];
+
+const core = path.resolve('src/core');
+const folders = fs.existsSync(core)
+  ? fs
+      .readdirSync(core, { withFileTypes: true })
+      .filter((f) => f.isDirectory())
+      .map((f) => f.name)
+  : [];
+const disciplines = folders.filter((f) => ![...LAYERS, ...PHYSICS, ...ABOVE, ...TESTING].includes(f));
+
+const tests = '\\.test\\.ts$';
+/** `own` may import itself and `others` of core, and nothing else of it. */
+const only = (name, own, others) => ({
+  name,
+  severity: 'error',
+  from: { path: `^src/core/${own}/`, pathNot: tests },
+  to: { path: '^src/core/', pathNot: [own, ...others].map((o) => `^src/core/${o}/`).join('|') },
+});
 
 /** @type {import('dependency-cruiser').IConfiguration} */
 module.exports = {
@@ -17,23 +41,25 @@ module.exports = {
     {
       name: 'core-is-pure',
       severity: 'error',
-      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/core/', pathNot: `${tests}|^src/core/testing/` },
       to: { pathNot: '^src/core/|node_modules/zod/' },
     },
-    ...disciplines.map((own) => ({
-      name: `${own}-shares-only-below`,
-      severity: 'error',
-      from: { path: `^src/core/${own}/`, pathNot: '\\.test\\.ts$' },
-      to: {
-        path: '^src/core/',
-        pathNot: [below, ...[own, ...(lent[own] ?? [])].map((o) => `^src/core/${o}/`)].join('|'),
-      },
-    })),
+    ...LAYERS.map((own, i) => only(`${own}-knows-only-below`, own, LAYERS.slice(0, i))),
+    ...PHYSICS.map((own) => only(`${own}-is-physics`, own, ['kernel', ...PHYSICS, ...LAYERS.slice(1)])),
+    ...disciplines.map((own) => only(`${own}-shares-only-below`, own, [...LAYERS, ...PHYSICS])),
+    only('design-knows-disciplines', 'design', [...LAYERS, ...disciplines]),
+    only('proving-knows-the-design', 'proving', [...LAYERS, 'design', ...disciplines]),
     {
-      name: 'kernel-is-lowest',
+      name: 'schools-behind-one-door',
       severity: 'error',
-      from: { path: '^src/core/kernel/' },
-      to: { path: '^src/core/', pathNot: '^src/core/kernel/' },
+      from: { path: '^src/', pathNot: `${tests}|^src/core/conductor/` },
+      to: { path: '^src/core/conductor/schools/' },
+    },
+    {
+      name: 'testing-is-for-tests',
+      severity: 'error',
+      from: { path: '^src/', pathNot: `${tests}|^src/core/testing/` },
+      to: { path: '^src/core/testing/' },
     },
     {
       name: 'routes-use-services',
@@ -44,8 +70,8 @@ module.exports = {
     {
       name: 'ui-off-the-server',
       severity: 'error',
-      from: { path: '^src/lib/(ui|workers)/' },
-      to: { path: '^src/lib/server/' },
+      from: { path: '^src/lib/(ui|client|workers)/' },
+      to: { path: '^src/lib/server/|^src/routes/' },
     },
     {
       name: 'standins-stay-out',
@@ -64,7 +90,7 @@ module.exports = {
       extensions: ['.ts', '.js', '.svelte'],
       conditionNames: ['svelte', 'types', 'import', 'node', 'default'],
     },
-    tsConfig: { fileName: 'tsconfig.json' },
+    tsConfig: { fileName: path.join(__dirname, 'tsconfig.json') },
     webpackConfig: { fileName: path.join(__dirname, 'scripts/aliases.cjs') },
   },
 };

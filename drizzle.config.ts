@@ -1,2 +1,6 @@
 import { defineConfig } from 'drizzle-kit';
-export default defineConfig({ dialect: 'postgresql', schema: './src/lib/server/db/schema.ts', out: './drizzle' });
+export default defineConfig({
+  dialect: 'postgresql',
+  schema: ['./src/lib/server/db/schema.ts', './src/lib/stages/*/tables.server.ts'],
+  out: './drizzle',
+});

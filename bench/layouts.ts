@@ -1,10 +1,10 @@
 import { plane, siteOf, T100 } from '../src/core/testing/examples';
-import type { SiteDesign } from '../src/core/site/siteDesign';
+import type { SiteDesign } from '../src/core/design';
 
 export { layoutProblem } from '../src/core/strings/layout/problem';
 export { startLayout } from '../src/core/strings/layout/start';
-export { placeStrings } from '../src/core/strings/layout/place';
-export { solveLayout } from '../src/core/strings/layout/solve';
+export { assignInputs } from '../src/core/strings/layout/assignInputs';
+export { levelSearch } from '../src/core/strings/layout/levelSearch';
 export { objectiveOf } from '../src/core/strings/layout/objective';
 export { highsSolver } from '../src/lib/workers/highsSolver';
 

@@ -1,12 +1,14 @@
 import { Memo } from '../src/core/kernel/memo';
-import { withRun, withStrings } from '../src/core/site/edits';
-import type { SiteDesign } from '../src/core/site/siteDesign';
+import { withRun } from '../src/core/ac/edits';
+import { withStrings } from '../src/core/strings/arrange';
+import type { SiteDesign } from '../src/core/design';
 import { plane, runOf, siteOf, T100 } from '../src/core/testing/examples';
 
-export { assessSite, DISCIPLINES } from '../src/core/assess';
-export { applyEdit } from '../src/core/edit';
-export { layoutStrings } from '../src/core/strings/layout/lay';
-export { verifyLayout } from '../src/core/strings/verify';
+export { assessDiscipline, assessSite } from '../src/core/design/assess';
+export { DISCIPLINES } from '../src/core/design';
+export { applyEdit } from '../src/core/design';
+export { legalLayout } from '../src/core/strings/layout/legalLayout';
+export { verifyLayout } from '../src/core/strings/verifyLayout';
 export { yearOfEnergy } from '../src/core/strings/year/yearOfEnergy';
 export { moduleModel, parametersAt, currentAt, maximumPower } from '../src/core/strings/curve/diode';
 export { sharedMaximum } from '../src/core/strings/curve/parallel';

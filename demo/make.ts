@@ -1,24 +1,18 @@
 import type { InverterType } from '../src/core/equipment/inverterType';
 import type { ModuleType } from '../src/core/equipment/moduleType';
-import { suggestRun } from '../src/core/ac/run';
+import { suggestRun } from '../src/core/ac/suggestRun';
 import { USUAL_ORDER } from '../src/core/proving/energise';
 import type { SiteRecord } from '../src/core/proving/record';
 import { recordSchema } from '../src/core/proving/record';
 import { expectedReading } from '../src/core/proving/stringCauses';
-import {
-  inverterTypesById,
-  modulesById,
-  withChainNumbered,
-  withInverter,
-  withInverterType,
-  withModuleType,
-  withPlane,
-  withRun,
-  withStrings,
-} from '../src/core/site/edits';
-import type { SiteDesign } from '../src/core/site/siteDesign';
-import { emptyDesign } from '../src/core/site/siteDesign';
-import { layoutStrings } from '../src/core/strings/layout/lay';
+import { lineOf } from '../src/core/site/line';
+import { withChainNumbered } from '../src/core/links/edits';
+import { withInverter, withInverterType, withModuleType, withPlane } from '../src/core/testing/edits';
+import { withRun } from '../src/core/ac/edits';
+import { withStrings } from '../src/core/strings/arrange';
+import type { SiteDesign } from '../src/core/design';
+import { emptyDesign } from '../src/core/design';
+import { legalLayout } from '../src/core/strings/layout/legalLayout';
 
 /**
  * The demo company: an invented crew, invented equipment, invented places. `./yard demo-files` writes the files beside this one.
@@ -332,7 +326,7 @@ function iceRink(): SiteDesign {
       position: { xM: 6 + 4.5 * n, yM: 0.4, zM: 1.3 },
     });
   }
-  d = withStrings(d, layoutStrings(d).strings);
+  d = withStrings(d, legalLayout(d).strings);
   for (const unit of d.inverters) {
     const blank = d.runs.find((r) => r.inverterId === unit.id);
     if (!blank) continue;
@@ -429,7 +423,7 @@ function fishHall(): SiteDesign {
       typeId: 'ostwick-60',
       position: n < 3 ? { xM: 3 * n, yM: 1, zM: 1.2 } : null,
     });
-  return withStrings(d, layoutStrings(d).strings);
+  return withStrings(d, legalLayout(d).strings);
 }
 
 /** mulberry32: small, seeded, the same everywhere. */
@@ -444,7 +438,7 @@ function generator(seed: number): () => number {
 }
 
 const METER = { name: 'PV test set', serial: 'PTS-0417', calibratedUntil: '2027-02-28' };
-const MEGGER = { name: 'Insulation tester', serial: 'INS-2209', calibratedUntil: '2026-11-30' };
+const INSULATION_TESTER = { name: 'Insulation tester', serial: 'INS-2209', calibratedUntil: '2026-11-30' };
 const WRENCH = { name: 'Torque wrench 10–60 N·m', serial: 'TW-118', calibratedUntil: '2027-01-15' };
 const CREW = { lead: 'Mette Holtmark', electrician: 'Ilse Brandvik', helper: 'Jon Sabo' } as const;
 
@@ -494,8 +488,7 @@ function rinkRecord(d: SiteDesign): SiteRecord[] {
   gate('S-SUPPLY', site, 'ten voltages and low-impedance repeat: earthed wye, N-PE 0.9 V, L1-L2-L3');
   gate('S-PTO', site, 'operator letter 26-0418, valid to 31 December 2026', 'lead');
 
-  const modules = modulesById(d);
-  const types = inverterTypesById(d);
+  const line = lineOf(d);
   for (const unit of d.inverters) {
     const self = { scope: 'inverter', id: unit.id } as const;
     gate(
@@ -510,7 +503,7 @@ function rinkRecord(d: SiteDesign): SiteRecord[] {
       self,
       { testV: 500, megohm: Math.round(120 + 300 * random()), seconds: 60 },
       'electrician',
-      MEGGER,
+      INSULATION_TESTER,
     );
     add('torque', self, { appliedNm: 25, joints: 5, witnessMarks: true }, 'electrician', WRENCH);
     const v = () => Math.round(10 * (402 + 3 * random())) / 10;
@@ -532,7 +525,7 @@ function rinkRecord(d: SiteDesign): SiteRecord[] {
     const irradianceWm2 = Math.round(640 + 120 * random());
     strings.forEach((s, i) => {
       const subject = { scope: 'string', id: s.id } as const;
-      const m = modules.get(d.planes.find((p) => p.id === s.planeId)?.moduleTypeId ?? '');
+      const m = line.plane(s.planeId)?.module;
       if (!m) return;
       const expectedV = expectedReading(m, { modules: s.modules, cellC, irradianceWm2 }).stringV;
       const read = (share: number) => ({
@@ -568,7 +561,7 @@ function rinkRecord(d: SiteDesign): SiteRecord[] {
         subject,
         { testV: 1500, megohm: Math.round(10 * (18 + 40 * random())) / 10, seconds: 60 },
         'electrician',
-        MEGGER,
+        INSULATION_TESTER,
         {},
         short,
       );
@@ -578,7 +571,7 @@ function rinkRecord(d: SiteDesign): SiteRecord[] {
     if (unit.id === 'inv-8') continue;
     gate('I-PERMIT', self, 'usual order; nobody with hands inside');
     gate('I-SETUP', self, 'grid code set, clock set, default password changed');
-    const type = types.get(unit.typeId);
+    const type = line.inverterType(unit.typeId);
     for (const { state } of USUAL_ORDER) {
       if (state === 'SETTLED') continue;
       const reading = {

@@ -27,13 +27,20 @@ test('two people at one site: the second is told, and loses nothing that was sav
   await open(page, `/sites/${site}/survey`);
   const other = await context.newPage();
   await open(other, `/sites/${site}/survey`);
+  const name = await other.getByRole('heading', { level: 1 }).innerText();
   await page.getByLabel(/^Altitude/).fill('7');
   await page.getByRole('button', { name: 'Save the survey' }).click();
   await saved(page);
   await other.getByLabel(/^Altitude/).fill('9');
+  await other.getByLabel(/^Name/).fill('Refused name');
   await other.getByRole('button', { name: 'Save the survey' }).click();
   await expect(other.getByRole('alert').first()).toContainText('Somebody changed this site');
+  // Taken back from the screen under a word that says so; what was typed is still there.
+  await expect(other.getByRole('heading', { level: 1 })).toHaveText(name);
+  await expect(other.getByText(/· last change not saved$/)).toBeVisible();
+  await expect(other.getByText(/· saved$/)).toHaveCount(0);
   await expect(other.getByLabel(/^Altitude/)).toHaveValue('9');
+  await expect(other.getByLabel(/^Name/)).toHaveValue('Refused name');
   await other.getByRole('button', { name: 'Reload the site' }).click();
   await expect(other.getByLabel(/^Altitude/)).toHaveValue('7');
 });

@@ -3,6 +3,7 @@ import { building } from '$app/environment';
 import { migrate } from '$lib/server/db/client';
 import { loadDemo } from '$lib/server/demo';
 import { log } from '$lib/server/log';
+import { localContext } from '$lib/server/services/context';
 import { Problem } from '$lib/server/problem';
 
 export const init: ServerInit = async () => {
@@ -10,7 +11,7 @@ export const init: ServerInit = async () => {
   const url = process.env.DATABASE_URL;
   if (!url) throw new Error('DATABASE_URL is not set: start Bolt Yard with ./yard up.');
   await migrate(url);
-  if (process.env.YARD_DEMO === '1' && (await loadDemo())) log.info('demo company loaded');
+  if (process.env.YARD_DEMO === '1' && (await loadDemo(localContext()))) log.info('demo company loaded');
 };
 
 const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]']);
@@ -22,6 +23,7 @@ const hostOf = (request: Request) => (request.headers.get('host') ?? '').replace
 export const handle: Handle = async ({ event, resolve }) => {
   if (!LOOPBACK.has(hostOf(event.request)))
     return new Response('Bolt Yard answers on 127.0.0.1 only until it has accounts.\n', { status: 421 });
+  event.locals.context = localContext();
   const started = performance.now();
   const response = await resolve(event);
   response.headers.set('x-content-type-options', 'nosniff');

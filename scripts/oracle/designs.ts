@@ -1,5 +1,5 @@
-import type { SiteDesign } from '../../src/core/site/siteDesign';
-import { siteDesignSchema } from '../../src/core/site/siteDesign';
+import type { SiteDesign } from '../../src/core/design';
+import { siteDesignSchema } from '../../src/core/design';
 
 /** Random designs, the same every time: what the schema takes, with inputs missing and limits passed. */
 
@@ -23,7 +23,15 @@ const SERVICES = [
   'high-leg delta',
 ];
 const CODES = ['EN 50549-1 first start', 'VDE-AR-N 4105', 'IEEE 1547 enter service', 'generic 90'];
-const MOUNTINGS = ['ground_rack', 'tracker', 'flat_roof_low', 'flat_roof_white', 'pitched_gap', 'pitched_close', 'flush'];
+const MOUNTINGS = [
+  'ground_rack',
+  'tracker',
+  'flat_roof_low',
+  'flat_roof_white',
+  'pitched_gap',
+  'pitched_close',
+  'flush',
+];
 const ARRANGEMENTS = ['bunched', 'single layer, perforated tray', 'single layer, wall or unperforated tray', '0.25 m'];
 const SECTIONS = [16, 25, 50, 70, 95, 120, 150, 185, 240, 300, 55];
 

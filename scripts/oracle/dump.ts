@@ -1,12 +1,12 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { bigSite } from '../../bench/site';
-import { assessSite } from '../../src/core/assess';
+import { assessSite } from '../../src/core/design/assess';
 import type { Check } from '../../src/core/kernel/check';
 import { progressOf } from '../../src/core/proving/progress';
-import type { SiteDesign } from '../../src/core/site/siteDesign';
-import { layoutStrings } from '../../src/core/strings/layout/lay';
-import { plugInSheets } from '../../src/core/strings/stringList';
-import { verifyLayout } from '../../src/core/strings/verify';
+import type { SiteDesign } from '../../src/core/design';
+import { legalLayout } from '../../src/core/strings/layout/legalLayout';
+import { plugInSheets } from '../../src/core/strings/plugInSheets';
+import { verifyLayout } from '../../src/core/strings/verifyLayout';
 import { projectFileSchema } from '../../src/lib/schemas/projectFile';
 import { randomDesign } from './designs';
 
@@ -15,10 +15,23 @@ import { randomDesign } from './designs';
 const RANDOM = 200;
 
 const ofCheck = (site: string, c: Check) =>
-  JSON.stringify([site, c.id, c.subject.path, c.subject.id ?? null, c.value, c.limit, c.margin, c.unit, c.verdict, c.title, c.basis.source, c.working]);
+  JSON.stringify([
+    site,
+    c.id,
+    c.subject.path,
+    c.subject.id ?? null,
+    c.value,
+    c.limit,
+    c.margin,
+    c.unit,
+    c.verdict,
+    c.title,
+    c.basis.source,
+    c.working,
+  ]);
 
 function ofDesign(name: string, design: SiteDesign): string[] {
-  const layout = layoutStrings(design);
+  const layout = legalLayout(design);
   return [
     ...assessSite(design).checks.map((c) => ofCheck(name, c)),
     ...verifyLayout(design).map((v) => JSON.stringify([name, 'verify', v.predicate, v.text])),
@@ -48,7 +61,10 @@ function ofProject(file: string): string[] {
 
 export function dump(): string[] {
   return [
-    ...readdirSync('demo').filter((f) => f.endsWith('.project.json')).sort().flatMap(ofProject),
+    ...readdirSync('demo')
+      .filter((f) => f.endsWith('.project.json'))
+      .sort()
+      .flatMap(ofProject),
     ...assessSite(bigSite()).checks.map((c) => ofCheck('bench', c)),
     ...Array.from({ length: RANDOM }, (_, i) => ofDesign(`random ${i + 1}`, randomDesign(i + 1))).flat(),
   ].sort();

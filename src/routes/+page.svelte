@@ -2,7 +2,7 @@
   import { goto } from '$app/navigation';
   import { Button, Input, Label } from 'flowbite-svelte';
   import { fixed } from '$core/kernel/quantity';
-  import type { ProblemDocument } from '$lib/client/api';
+  import type { ProblemDocument } from '$lib/schemas/problem';
   import { ApiProblem, post } from '$lib/client/api';
   import Trouble from '$lib/ui/Trouble.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';

@@ -1,22 +1,34 @@
 import { describe, expect, it } from 'vitest';
 import { atOrAbove } from '../kernel/publishedTable';
 import { SURVEY, T100, plane, runOf, siteOf } from '../testing/examples';
-import { withRun } from '../site/edits';
-import { blankRun } from '../site/edits';
-import { ampacity, depthFactor } from './ampacity';
-import { assessAc, assessRun } from './assess';
-import { breakerAmbientFactor, designCurrent, lineCurrentA, nextBreakerA } from './current';
-import { conductorOhmPerM, skinFactor, terminalVoltageV, voltageRiseV } from './impedance';
-import { protectiveEarthRawMm2, standardSectionMm2 } from './protectiveEarth';
-import { calculateRun, suggestRun } from './run';
-import { AMBIENT_IN_AIR, AMBIENT_IN_GROUND } from './tables/ambient';
-import { PVC_CU_IN_AIR, XLPE_AL_IN_AIR, XLPE_CU_IN_AIR, XLPE_CU_IN_WALL_OR_GROUND } from './tables/ampacity';
-import { ADIABATIC_K } from './tables/adiabatic';
-import { CABLE_DIAMETER } from './tables/cableDiameter';
-import { GROUPING_IN_AIR } from '../kernel/tables/grouping';
-import { LUGS_COPPER } from './tables/lugsCopper';
-import { RESISTANCE_20C } from './tables/resistance';
-import { lugFor, sealAdvice, settingWindowNm, cableDiameter } from './termination';
+import { withRun } from './edits';
+import { blankRun } from './part';
+import { ampacity, depthFactor } from '../conductor/schools/iec/ampacity';
+import { checksOf } from '../testing/checks';
+import { runChecks } from './assess';
+import { breakerAmbientFactor, nextBreakerA } from '../conductor/schools/iec/breaker';
+import { designCurrent, lineCurrentA } from './designCurrent';
+import { conductorOhmPerM, skinFactor } from '../conductor/schools/iec/resistance';
+import { terminalVoltageV, voltageRiseV } from './voltage';
+import { protectiveEarthRawMm2, standardSectionMm2 } from '../conductor/schools/iec/protectiveEarth';
+import { runResult } from './results';
+import { suggestRun } from './suggestRun';
+import { sealAdvice } from './gland';
+import { settingWindowNm } from './torque';
+import { lugFor } from '../conductor/schools/iec/lug';
+import { cableDiameter } from '../conductor/schools/iec/cableDiameter';
+import { AMBIENT_IN_AIR, AMBIENT_IN_GROUND } from '../conductor/schools/iec/tables/ambient';
+import {
+  PVC_CU_IN_AIR,
+  XLPE_AL_IN_AIR,
+  XLPE_CU_IN_AIR,
+  XLPE_CU_IN_WALL_OR_GROUND,
+} from '../conductor/schools/iec/tables/ampacity';
+import { ADIABATIC_K } from '../conductor/schools/iec/tables/adiabatic';
+import { CABLE_DIAMETER } from '../conductor/schools/iec/tables/cableDiameter';
+import { GROUPING_IN_AIR } from '../conductor/schools/iec/tables/grouping';
+import { LUGS_COPPER } from '../conductor/schools/iec/tables/lugsCopper';
+import { RESISTANCE_20C } from '../conductor/schools/iec/tables/resistance';
 
 const rel = (value: number | undefined, wanted: number) =>
   expect(Math.abs((value ?? NaN) / wanted - 1)).toBeLessThan(1e-4);
@@ -52,7 +64,7 @@ describe('design current and breaker', () => {
 });
 
 describe('ampacity (IEC 60364-5-52 tables, recalled)', () => {
-  const iz = (over: object) => ampacity({ ...runOf('x'), ...over }).ampacity?.izA;
+  const iz = (over: object) => ampacity({ ...runOf('x'), ...over }).value?.izA;
   it.each([
     [
       'Cu 10 mm² clipped at 35 °C',
@@ -120,7 +132,7 @@ describe('ampacity (IEC 60364-5-52 tables, recalled)', () => {
       'grouping factor',
     );
     expect(ampacity({ ...runOf('x'), otherCircuits: null }).missing).toEqual(['other circuits in the group']);
-    expect(ampacity({ ...runOf('x'), arrangement: 'bunched', otherCircuits: 20 }).ampacity).toBeNull();
+    expect(ampacity({ ...runOf('x'), arrangement: 'bunched', otherCircuits: 20 }).value).toBeNull();
   });
 });
 
@@ -259,10 +271,7 @@ describe('lug, gland and torque', () => {
 describe('checks of a run', () => {
   const verdicts = (over: object, type = T100) =>
     Object.fromEntries(
-      assessRun(calculateRun({ ...runOf('inv-1'), ...over }, inverter, type, SURVEY), SURVEY).map((c) => [
-        c.id,
-        c.verdict,
-      ]),
+      runChecks(runResult({ ...runOf('inv-1'), ...over }, inverter, type, SURVEY)).map((c) => [c.id, c.verdict]),
     );
 
   it('hold on a sound run', () => {
@@ -280,7 +289,7 @@ describe('checks of a run', () => {
     expect(verdicts({}, { ...T100, bay: { ...T100.bay, glandClampMaxMm: 46 } })['ac.gland']).toBe('tight');
   });
   it('are unknown where nothing was entered', () => {
-    const blank = assessRun(calculateRun(blankRun('inv-1'), inverter, T100, SURVEY), SURVEY);
+    const blank = runChecks(runResult(blankRun('inv-1'), inverter, T100, SURVEY));
     for (const id of [
       'ac.ampacity',
       'ac.voltage-rise',
@@ -298,7 +307,7 @@ describe('checks of a run', () => {
     expect(verdicts({}, silent)['ac.torque']).toBe('tight');
   });
   it('carry a working with numbers in every check that has one', () => {
-    for (const c of assessRun(calculateRun(runOf('inv-1'), inverter, T100, SURVEY), SURVEY))
+    for (const c of runChecks(runResult(runOf('inv-1'), inverter, T100, SURVEY)))
       expect(c.working.length, c.id).toBeGreaterThan(0);
   });
 });
@@ -316,8 +325,8 @@ describe('suggestion', () => {
     const s = suggestRun(bare, inverter, T100, SURVEY);
     expect('run' in s && [s.run.breakerA, s.run.sectionMm2, s.run.peMm2]).toEqual([160, 95, 50]);
     if ('run' in s) {
-      const smaller = calculateRun({ ...s.run, sectionMm2: 70 }, inverter, T100, SURVEY);
-      expect(smaller.risePercent).toBeGreaterThan(1);
+      const smaller = runResult({ ...s.run, sectionMm2: 70 }, inverter, T100, SURVEY);
+      expect(smaller.rise.value?.percent).toBeGreaterThan(1);
     }
   });
   it('says what is missing instead of guessing', () => {
@@ -334,7 +343,7 @@ describe('board and grid', () => {
     },
     runOf('inv-1'),
   );
-  const check = (id: string) => assessAc(site).find((c) => c.id === id);
+  const check = (id: string) => checksOf('ac', site).find((c) => c.id === id);
   it('sums 4 × 160 A without diversity: 640 A on 800 A, and a main of 800 A at 45 °C', () => {
     expect(check('ac.busbar')?.value).toBe(640);
     expect(check('ac.main-breaker')?.limit).toBeCloseTo(640 / 0.97, 6);
@@ -342,6 +351,6 @@ describe('board and grid', () => {
   });
   it('refuses a five-wire unit on a supply without neutral', () => {
     const bare = { ...site, survey: { ...SURVEY, service: 'earthed wye, neutral not brought out' as const } };
-    expect(assessAc(bare).find((c) => c.id === 'ac.wiring-on-service')?.verdict).toBe('stop');
+    expect(checksOf('ac', bare).find((c) => c.id === 'ac.wiring-on-service')?.verdict).toBe('stop');
   });
 });

@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import type { InverterType } from '../equipment/inverterType';
-import type { AcRun, Survey } from '../site/siteDesign';
-import { SERVICES } from '../site/siteDesign';
+import type { AcRun } from './part';
+import type { Survey } from '../site/survey';
+import { SERVICES } from '../site/survey';
 import { SURVEY, T100, runOf, siteOf } from '../testing/examples';
-import { withRun } from '../site/edits';
-import { assessAc, assessRun } from './assess';
-import { calculateRun } from './run';
+import { withRun } from './edits';
+import { checksOf } from '../testing/checks';
+import { runChecks } from './assess';
+import { runResult } from './results';
 
 /** Whole runs worked by hand from IEC 60364-5-52, IEC 60228 and 60364-5-54 (recalled): from data sheet to PE, each intermediate checked. */
 
@@ -143,23 +145,23 @@ describe.each(CASES)('$name', (c) => {
   const type: InverterType = { ...T100, ...c.type };
   const run: AcRun = { ...runOf('x'), ...common, ...c.run };
   const survey: Survey = { ...SURVEY, lineV: c.lineV };
-  const r = calculateRun(run, inverter, type, survey);
+  const r = runResult(run, inverter, type, survey);
 
   it('needs its breaker in the heat and carries it', () => {
-    close(r.breakerNeededA, c.neededA);
-    close(r.ampacity.ampacity?.izA, c.izA);
+    close(r.breaker.value?.neededA, c.neededA);
+    close(r.ampacity.value?.izA, c.izA);
   });
   it('rises by what the metal and the way make', () => {
-    close(r.impedance?.ohm, c.ohm);
-    close(r.riseV, c.riseV);
-    close(r.risePercent, c.risePercent);
+    close(r.impedance.value?.ohm, c.ohm);
+    close(r.rise.value?.riseV, c.riseV);
+    close(r.rise.value?.percent, c.risePercent);
     // Constant power draws less current at the raised voltage: under the linear figure, by at most 0.3 % of it.
     const linearV = (survey.boardHighestV ?? 0) + c.riseV;
-    expect(r.terminalV).toBeLessThan(linearV);
-    expect(r.terminalV).toBeGreaterThan(0.997 * linearV);
+    expect(r.terminalV.value).toBeLessThan(linearV);
+    expect(r.terminalV.value).toBeGreaterThan(0.997 * linearV);
   });
   it('is judged by the 1 % school: held, tight or stopped as the rise says', () => {
-    const rise = assessRun(r, survey).find((x) => x.unit === '%' && x.title.startsWith('Voltage rise'));
+    const rise = runChecks(r).find((x) => x.unit === '%' && x.title.startsWith('Voltage rise'));
     expect(rise?.verdict).toBe(c.risePercent <= 1 ? 'holds' : c.risePercent <= 2 ? 'tight' : 'stop');
     close(rise?.value, c.risePercent);
   });
@@ -174,9 +176,9 @@ describe.each(CASES)('$name', (c) => {
       'peMm2',
     ] as const;
     for (const gone of inputs) {
-      const less = calculateRun({ ...run, [gone]: null }, inverter, type, survey);
-      const before = new Map(assessRun(r, survey).map((x) => [x.id, x.verdict]));
-      const after = assessRun(less, survey);
+      const less = runResult({ ...run, [gone]: null }, inverter, type, survey);
+      const before = new Map(runChecks(r).map((x) => [x.id, x.verdict]));
+      const after = runChecks(less);
       expect(
         after.some((x) => x.verdict === 'unknown'),
         gone,
@@ -203,12 +205,12 @@ describe('which supply suits which wiring (common practice; the data sheet wins)
   it.each(table)('%s on %s: %s', (wiring, service, verdict) => {
     const site = siteOf(1, [], { ...T100, wiring });
     const d = withRun({ ...site, survey: { ...site.survey, service } }, runOf('inv-1'));
-    const check = assessAc(d).find((c) => c.title === 'Supply suits the inverter’s wiring');
+    const check = checksOf('ac', d).find((c) => c.title === 'Supply suits the inverter’s wiring');
     expect(check?.verdict).toBe(verdict);
   });
   it('is unknown while nobody has looked at the supply', () => {
     const site = siteOf(1, []);
     const d = withRun({ ...site, survey: { ...site.survey, service: null } }, runOf('inv-1'));
-    expect(assessAc(d).find((c) => c.title === 'Supply suits the inverter’s wiring')?.verdict).toBe('unknown');
+    expect(checksOf('ac', d).find((c) => c.title === 'Supply suits the inverter’s wiring')?.verdict).toBe('unknown');
   });
 });

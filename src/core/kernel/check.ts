@@ -1,3 +1,5 @@
+import { z } from 'zod';
+
 /** How a value stands against its limit: the one shape every calculation hands to people. */
 
 /** The line from module to grid, and the chain beside it. */
@@ -14,112 +16,60 @@ export const LINE_ELEMENTS = [
 ] as const;
 export type LineElement = (typeof LINE_ELEMENTS)[number];
 
-export type Verdict = 'holds' | 'tight' | 'stop' | 'unknown';
+export const VERDICTS = ['holds', 'tight', 'stop', 'unknown'] as const;
+export const verdictSchema = z
+  .enum(VERDICTS)
+  .meta({ id: 'Verdict', description: 'unknown: an input is missing, never to be read as holding' });
+export type Verdict = z.infer<typeof verdictSchema>;
 
 /** Worst last would hide trouble: this order puts what needs eyes first. */
 export const VERDICT_ORDER: readonly Verdict[] = ['stop', 'unknown', 'tight', 'holds'];
 
-export interface Basis {
-  readonly kind: 'published' | 'data sheet' | 'practice' | 'computed';
-  readonly source: string;
-  /** True when the value was written down from memory and still wants a look at the source itself. */
-  readonly recalled: boolean;
-}
+const basisSchema = z.object({
+  kind: z.enum(['published', 'data sheet', 'practice', 'computed']),
+  source: z.string(),
+  recalled: z
+    .boolean()
+    .meta({ description: 'The value was written down from memory and still wants a look at the source itself' }),
+});
+export type Basis = Readonly<z.infer<typeof basisSchema>>;
 
-export interface Subject {
-  readonly element: LineElement;
-  /** Where on the line, as people say it: `INV-03 / tracker 2 / input 1`. */
-  readonly path: string;
-  /** Id of the part in the design, for screens that jump to it. */
-  readonly id?: string;
-}
+const subjectSchema = z.object({
+  element: z.enum(LINE_ELEMENTS),
+  path: z.string().meta({ description: 'Where on the line, as people say it: INV-03 / tracker 2 / input 1' }),
+  id: z.string().optional().meta({ description: 'Id of the part in the design' }),
+});
+export type Subject = Readonly<z.infer<typeof subjectSchema>>;
 
-export interface Check {
-  /** Never renamed: reports, tests and the API hold on to it. */
-  readonly id: string;
+/** How one part of the line stands by one rule. */
+export const checkSchema = z
+  .object({
+    id: z.string().meta({ description: 'Stable name of the rule, as ac.palm-width; never renamed' }),
+    subject: subjectSchema,
+    title: z.string(),
+    value: z
+      .number()
+      .nullable()
+      .meta({ description: 'Null while unknown, and for rules kept or broken without a number' }),
+    limit: z.number().nullable(),
+    unit: z.string(),
+    margin: z.number().nullable().meta({ unit: '%', description: 'Per cent of the limit left; negative is past it' }),
+    verdict: verdictSchema,
+    basis: basisSchema,
+    working: z
+      .array(z.string())
+      .readonly()
+      .meta({ description: 'Formula in symbols, then with numbers, then the result; for unknown, what is missing' }),
+  })
+  .meta({ id: 'Check' });
+export type Check = Readonly<Omit<z.infer<typeof checkSchema>, 'subject' | 'basis'>> & {
   readonly subject: Subject;
-  readonly title: string;
-  /** Null while unknown, and for rules that are kept or broken without a number. */
-  readonly value: number | null;
-  readonly limit: number | null;
-  readonly unit: string;
-  /** Percent of the limit left; below 0 is past it; null where there is no number. */
-  readonly margin: number | null;
-  readonly verdict: Verdict;
   readonly basis: Basis;
-  /** Formula in symbols, then with numbers, then the result; for `unknown`, what is missing. */
-  readonly working: readonly string[];
-}
+};
 
-/** What stays the same whichever way a check comes out. */
-export interface Question {
-  readonly id: string;
-  readonly subject: Subject;
-  readonly title: string;
-  readonly unit: string;
-  readonly basis: Basis;
-}
-
-export interface Measured extends Question {
-  readonly value: number;
-  readonly limit: number;
-  readonly working: readonly string[];
-}
-
-/** Slack for equality, so that a value built to sit on its limit holds (relative). */
-const EQUAL = 1e-9;
-
-function judged(c: Measured, distance: number, reservePercent: number): Check {
-  const raw = (100 * distance) / Math.abs(c.limit);
-  const margin = Math.abs(raw) < 100 * EQUAL ? 0 : raw;
-  const verdict: Verdict = margin >= reservePercent ? 'holds' : margin >= 0 ? 'tight' : 'stop';
-  return { ...c, margin: Number.isFinite(margin) ? margin : null, verdict };
-}
-
-/** Holds at or under the limit with the wanted reserve (percent of the limit), tight inside it; a NaN stops. */
-export function atMost(c: Measured, reservePercent = 0): Check {
-  return judged(c, c.limit - c.value, reservePercent);
-}
-
-/** Holds at or over the limit with the wanted reserve (percent of the limit), tight inside it; a NaN stops. */
-export function atLeast(c: Measured, reservePercent = 0): Check {
-  return judged(c, c.value - c.limit, reservePercent);
-}
-
-/** The same result, softened or hardened by a rule that the number alone does not show. A limit that was only wished for leaves no negative margin. */
-export function withVerdict(c: Check, verdict: Verdict, ...why: string[]): Check {
-  const margin = verdict !== 'stop' && c.margin !== null && c.margin < 0 ? null : c.margin;
-  return { ...c, margin, verdict, working: [...c.working, ...why] };
-}
-
-/** A rule that is kept or broken, without a number. */
-export function rule(q: Question, verdict: Exclude<Verdict, 'unknown'>, working: readonly string[]): Check {
-  return { ...q, value: null, limit: null, margin: null, verdict, working };
-}
-
-/** A count that must not pass a count: kept or broken, with no margin to speak of. */
-export function counted(q: Question, value: number, most: number, working: string): Check {
-  return { ...rule(q, value <= most ? 'holds' : 'stop', [working]), value, limit: most };
-}
-
-/** No answer yet: the missing inputs by the names the forms use. Never shown as holding. */
-export function unknown(q: Question, missing: readonly string[]): Check {
-  return {
-    ...q,
-    value: null,
-    limit: null,
-    margin: null,
-    verdict: 'unknown',
-    working: [`Missing: ${missing.join(', ')}`],
-  };
-}
-
-/** The names of the inputs that are null, in the order given. */
-export function missingOf(inputs: Readonly<Record<string, unknown>>): string[] {
-  return Object.entries(inputs)
-    .filter(([, value]) => value === null || value === undefined)
-    .map(([name]) => name);
-}
+/** Checks of one question with the worst of their verdicts. */
+export const checksSchema = z.object({ checks: z.array(checkSchema).readonly(), verdict: verdictSchema });
+export const withWorst = (checks: readonly Check[]) => ({ checks, verdict: worstOf(checks.map((c) => c.verdict)) });
 
 export function published(source: string, recalled = true): Basis {
   return { kind: 'published', source, recalled };

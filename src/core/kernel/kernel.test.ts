@@ -1,23 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Check, Question, Verdict } from './check';
-import {
-  VERDICT_ORDER,
-  atLeast,
-  atMost,
-  byUrgency,
-  counted,
-  dataSheet,
-  missingOf,
-  mostUrgent,
-  practice,
-  published,
-  rule,
-  unknown,
-  withVerdict,
-  worstOf,
-} from './check';
-import { RESISTIVITY_20C, loopOhm, resistanceAt } from './conductor';
+import { given } from './answer';
+import type { Check, Verdict } from './check';
+import { VERDICT_ORDER, byUrgency, dataSheet, mostUrgent, practice, published, worstOf } from './check';
+import { atLeast, atMost, counted, withVerdict } from './judgement';
 import { Memo } from './memo';
 import { MilpBuilder } from './milp';
 import { atOrAbove, atOrAboveHeld, exactly, keysOf, publishedTable } from './publishedTable';
@@ -26,14 +12,19 @@ import { requirePositive, requireWithin } from './require';
 import { bracketedRoot } from './root';
 import { median } from './statistics';
 
-const question: Question = {
+const plain: Check = {
   id: 'test.value',
   subject: { element: 'string', path: 'INV-01 / tracker 1' },
   title: 'A value',
+  value: null,
+  limit: null,
   unit: 'V',
+  margin: null,
+  verdict: 'holds',
   basis: dataSheet('maximum'),
+  working: [],
 };
-const measured = (value: number, limit: number) => ({ ...question, value, limit, working: ['x'] });
+const measured = (value: number, limit: number) => ({ value, limit, working: () => ['x'] });
 
 describe('Check', () => {
   it.each([
@@ -67,23 +58,21 @@ describe('Check', () => {
       }),
     );
   });
-  it('unknown names what is missing and has neither value nor margin', () => {
-    expect(unknown(question, ['length', 'section'])).toMatchObject({
-      verdict: 'unknown',
+  it('an answer names every input that is not there', () => {
+    expect(given({ length: null, section: 6, metal: undefined }, () => 1)).toEqual({
       value: null,
-      margin: null,
-      working: ['Missing: length, section'],
+      missing: ['length', 'metal'],
     });
-    expect(missingOf({ length: null, section: 6, metal: undefined })).toEqual(['length', 'metal']);
+    expect(given({ section: 6 }, (k) => k.section / 2)).toEqual({ value: 3, missing: [] });
   });
   it('a count holds up to its most', () => {
-    expect(counted(question, 2, 2, 'two').verdict).toBe('holds');
-    expect(counted(question, 3, 2, 'three')).toMatchObject({ verdict: 'stop', value: 3, limit: 2, margin: null });
+    expect(counted(2, 2, () => 'two').verdict).toBe('holds');
+    expect(counted(3, 2, () => 'three')).toMatchObject({ verdict: 'stop', value: 3, limit: 2, margin: null });
   });
   it('a softened stop keeps no negative margin, a hardened one keeps its own', () => {
     const broken = atMost(measured(120, 100));
-    expect(withVerdict(broken, 'tight', 'wished for')).toMatchObject({ verdict: 'tight', margin: null });
-    expect(withVerdict(broken, 'stop', 'still').margin).toBeCloseTo(-20, 9);
+    expect(withVerdict(broken, 'tight', () => ['wished for'])).toMatchObject({ verdict: 'tight', margin: null });
+    expect(withVerdict(broken, 'stop', () => ['still']).margin).toBeCloseTo(-20, 9);
   });
   it('carries its basis: published values are recalled until somebody looks them up', () => {
     expect(published('IEC 60364')).toMatchObject({ kind: 'published', recalled: true });
@@ -98,9 +87,9 @@ describe('urgency', () => {
       verdict: fc.constantFrom<Verdict>('holds', 'tight', 'stop', 'unknown'),
       margin: fc.option(fc.integer({ min: -50, max: 99 })),
     })
-    .map(({ verdict, margin }): Check => ({ ...rule(question, 'holds', []), verdict, margin }));
+    .map(({ verdict, margin }): Check => ({ ...plain, verdict, margin }));
   it('puts what stops first, then unknown, then by margin', () => {
-    const order = [...VERDICT_ORDER].map((verdict): Check => ({ ...rule(question, 'holds', []), verdict }));
+    const order = [...VERDICT_ORDER].map((verdict): Check => ({ ...plain, verdict }));
     expect(
       [...order]
         .reverse()
@@ -206,17 +195,6 @@ describe('numeric methods', () => {
     expect(median([4, 1, 3, 2])).toBe(2.5);
     expect(median([])).toBeNaN();
   });
-});
-
-describe('conductor model (IEC 60028, IEC 60889; recalled)', () => {
-  it('aluminium has 1.64 times the resistivity of copper (IEC 60889 over IEC 60028)', () => {
-    expect(RESISTIVITY_20C.Al / RESISTIVITY_20C.Cu).toBeCloseTo(1.64, 2);
-  });
-  it('resistance rises 27.5 % from 20 to 90 °C in copper (1 + 0.00393 × 70)', () => {
-    expect(resistanceAt(1, 'Cu', 90)).toBeCloseTo(1.2751, 9);
-    expect(() => resistanceAt(1, 'Cu', 300)).toThrow(RangeError);
-  });
-  it('a loop is there and back: 2 × 0.017241 × 100 / 10 Ω', () => expect(loopOhm(100, 10, 20)).toBeCloseTo(0.34482, 9));
 });
 
 it('a memo computes again exactly when a dependency is another object', () => {

@@ -1,22 +1,21 @@
-import type { InverterType } from '../equipment/inverterType';
 import { requirePositive, requireWithin } from '../kernel/require';
-import type { ChainDevice, Position, SiteDesign } from '../site/siteDesign';
+import { lineOf } from '../site/line';
+import { wayM } from '../site/position';
+import type { ChainDevice, LinksDesign } from './part';
 
 /** Slack of a cable laid by hand, share of the route (common practice). */
 export const SLACK = 0.05;
 
-/** Longest RS-485 chain at a bit rate, m: min(1200, 1e8/rate). Common practice; a serial-line guide says 1000 m at 9600. */
+/**
+ * Longest RS-485 chain at a bit rate, m: min(1200, 1e8/rate).
+ * rate bit/s, above 0 (RangeError else). Common practice; a serial-line guide says 1000 m at 9600.
+ */
 export function lengthLimitM(bitRate: number): number {
   requirePositive({ bitRate }, 'bitRate');
   return Math.min(1200, 1e8 / bitRate);
 }
 
-/** Route along walls and trays between two places, m: |Δx| + |Δy| + |Δz|. */
-export function routeM(a: Position, b: Position): number {
-  return Math.abs(a.xM - b.xM) + Math.abs(a.yM - b.yM) + Math.abs(a.zM - b.zM);
-}
-
-/** Cable of one hop, m: (1 + σ)·route + what both landed ends take. σ 0…0.5. */
+/** Cable of one hop, m: (1 + σ)·route + what both landed ends take. Lengths in m; σ 0…0.5 (RangeError outside). Common practice. */
 export function hopCableM(route: number, entryFromM: number, entryToM: number, slack = SLACK): number {
   requireWithin('slack', slack, 0, 0.5);
   return (1 + slack) * route + entryFromM + entryToM;
@@ -30,41 +29,19 @@ export interface Hop {
 }
 
 /** The hops in order, each with its cable. */
-export function chainHops(design: SiteDesign): Hop[] {
-  const inverters = new Map(design.inverters.map((i) => [i.id, i]));
-  const positionOf = (d: ChainDevice) => (d.inverterId ? inverters.get(d.inverterId)?.position : d.position) ?? null;
+export function chainHops(design: LinksDesign): Hop[] {
+  const positions = new Map(design.inverters.map((u) => [u.id, u.position]));
+  const positionOf = (d: ChainDevice) => (d.inverterId ? positions.get(d.inverterId) : d.position) ?? null;
   return design.chain.devices.slice(1).map((to, i) => {
     const from = design.chain.devices[i] as ChainDevice;
     const [a, b] = [positionOf(from), positionOf(to)];
-    const route = to.hopM ?? (a && b ? routeM(a, b) : null);
+    const route = to.hopM ?? (a && b ? wayM(a, b) : null);
     return { from, to, cableM: route === null ? null : hopCableM(route, from.entryM, to.entryM) };
   });
 }
 
-/** Length of the whole chain, m, and which hops are not known yet. */
-export function chainLengthM(design: SiteDesign): { readonly lengthM: number; readonly missing: readonly string[] } {
-  const hops = chainHops(design);
-  return {
-    lengthM: hops.reduce((sum, h) => sum + (h.cableM ?? 0), 0),
-    missing: hops
-      .filter((h) => h.cableM === null)
-      .map((h) => `route or positions for ${h.from.label} to ${h.to.label}`),
-  };
-}
-
-/** Sum of unit loads, and which devices do not say theirs. */
-export function unitLoadsOf(
-  design: SiteDesign,
-  types: ReadonlyMap<string, InverterType>,
-): { readonly unitLoads: number; readonly missing: readonly string[] } {
-  const inverters = new Map(design.inverters.map((i) => [i.id, i]));
-  const loadOf = (d: ChainDevice) => {
-    const inverter = d.inverterId ? inverters.get(d.inverterId) : undefined;
-    return d.unitLoads ?? (inverter ? types.get(inverter.typeId)?.busUnitLoads : null) ?? null;
-  };
-  const devices = design.chain.devices.map((d) => ({ d, load: loadOf(d) }));
-  return {
-    unitLoads: devices.reduce((sum, { load }) => sum + (load ?? 0), 0),
-    missing: devices.filter(({ load }) => load === null).map(({ d }) => `unit loads of ${d.label}`),
-  };
+/** Unit loads of a device: its own, or those of the inverter's sheet; null while neither says. */
+export function unitLoadsOf(design: LinksDesign, device: ChainDevice): number | null {
+  const type = device.inverterId ? lineOf(design).unit(device.inverterId)?.type : undefined;
+  return device.unitLoads ?? type?.busUnitLoads ?? null;
 }

@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { loopOhm } from '../kernel/conductor';
-import { withChainNumbered, withChainOrder } from '../site/edits';
-import type { SiteDesign } from '../site/siteDesign';
+import { loopOhm } from '../conductor/metal';
+import { withChainNumbered, withChainOrder } from './edits';
+import type { SiteDesign } from '../design';
 import { siteOf } from '../testing/examples';
-import { assessLinks } from './assess';
-import { chainLengthM, hopCableM, lengthLimitM, routeM } from './chain';
+import { checksOf } from '../testing/checks';
+import { hopCableM, lengthLimitM } from './chain';
+import { linksResults } from './results';
+import { wayM } from '../site/position';
 
 const logger = {
   id: 'log',
@@ -27,7 +29,7 @@ const site = (() => {
   };
   return withChainNumbered({ ...moved, chain: { bitRate: 9600 as const, devices: [logger, ...moved.chain.devices] } });
 })();
-const check = (d: SiteDesign, id: string) => assessLinks(d).filter((c) => c.id === id);
+const check = (d: SiteDesign, id: string) => checksOf('links', d).filter((c) => c.id === id);
 const edit = (over: (d: SiteDesign['chain']['devices'][number], i: number) => object): SiteDesign => ({
   ...site,
   chain: { ...site.chain, devices: site.chain.devices.map((d, i) => ({ ...d, ...over(d, i) })) },
@@ -39,12 +41,12 @@ describe('length', () => {
     expect(lengthLimitM(115_200)).toBeCloseTo(868.056, 3);
   });
   it('adds slack and both landings: 1.05 × route + 2 m', () => {
-    expect(routeM({ xM: 0, yM: 0, zM: 1.5 }, { xM: -2, yM: 0, zM: 1.2 })).toBeCloseTo(2.3, 10);
+    expect(wayM({ xM: 0, yM: 0, zM: 1.5 }, { xM: -2, yM: 0, zM: 1.2 })).toBeCloseTo(2.3, 10);
     expect(hopCableM(2.3, 1, 1)).toBeCloseTo(4.415, 10);
   });
   it('is 110.815 m in the order that trying every permutation of these nine places finds shortest', () => {
     const order = ['inv-1', 'inv-3', 'inv-5', 'inv-7', 'inv-2', 'inv-4', 'inv-6', 'inv-8'].map((i) => `dev-${i}`);
-    expect(chainLengthM(withChainOrder(site, ['log', ...order])).lengthM).toBeCloseTo(110.815, 6);
+    expect(linksResults(withChainOrder(site, ['log', ...order])).lengthM.value).toBeCloseTo(110.815, 6);
   });
   it('is unknown while one position is', () => {
     const lost = { ...site, inverters: site.inverters.map((i, n) => (n === 2 ? { ...i, position: null } : i)) };
@@ -59,7 +61,7 @@ it('a pair of 24 AWG over 1200 m has 202.112 Ω there and back (IEC 60028)', () 
 
 describe('chain rules (TIA/EIA-485-A; Modbus over Serial Line V1.02)', () => {
   it('hold when numbered along the chain with both ends terminated', () => {
-    expect(new Set(assessLinks(site).map((c) => c.verdict))).toEqual(new Set(['holds']));
+    expect(new Set(checksOf('links', site).map((c) => c.verdict))).toEqual(new Set(['holds']));
   });
   it('stop a shared address at both units', () => {
     const twins = edit((d, i) => (i === 2 ? { address: 1 } : {}));
@@ -94,5 +96,5 @@ describe('chain rules (TIA/EIA-485-A; Modbus over Serial Line V1.02)', () => {
     ).toMatchObject({ value: 33, verdict: 'stop' });
   });
   it('say nothing of a site without a chain', () =>
-    expect(assessLinks({ ...site, chain: { bitRate: null, devices: [] } })).toEqual([]));
+    expect(checksOf('links', { ...site, chain: { bitRate: null, devices: [] } })).toEqual([]));
 });

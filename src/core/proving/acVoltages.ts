@@ -1,19 +1,11 @@
 import type { Verdict } from '../kernel/check';
 import { worstOf } from '../kernel/check';
-import type { GridCode } from '../site/gridCodes';
-
-export interface AcWindow {
-  readonly minV: number;
-  readonly maxV: number;
-}
-
-/** The grid code's window of line voltage, V. */
-export function lineWindow(code: GridCode, nominalLineV: number): AcWindow {
-  return { minV: code.vMinPu * nominalLineV, maxV: code.vMaxPu * nominalLineV };
-}
+import type { Judged } from '../kernel/judgement';
+import { ROUNDING } from '../kernel/rounding';
+import type { GridCode, GridWindow } from '../site/gridCodes';
 
 export interface VoltageVerdict {
-  readonly verdict: Exclude<Verdict, 'unknown'>;
+  readonly verdict: Judged;
   /** The reading furthest from nominal, per unit. */
   readonly worstPu: number;
 }
@@ -27,7 +19,11 @@ export function judgeAcWindow(
 ): VoltageVerdict {
   const perUnit = [...lineV.map((v) => v / nominalLineV), ...phaseV.map((v) => (v * Math.sqrt(3)) / nominalLineV)];
   const one = (pu: number): Verdict =>
-    !(pu >= code.vMinPu - 1e-9 && pu <= code.vMaxPu + 1e-9) ? 'stop' : pu >= 0.95 && pu <= 1.05 ? 'holds' : 'tight';
+    !(pu >= code.vMinPu - ROUNDING && pu <= code.vMaxPu + ROUNDING)
+      ? 'stop'
+      : pu >= 0.95 && pu <= 1.05
+        ? 'holds'
+        : 'tight';
   const worstPu = perUnit.reduce((a, b) => (Math.abs(b - 1) > Math.abs(a - 1) ? b : a), 1);
   const verdict = worstOf(perUnit.map(one));
   return { verdict: verdict === 'unknown' ? 'stop' : verdict, worstPu };
@@ -41,7 +37,21 @@ export function unbalancePercent([a, b, c]: readonly [number, number, number]): 
   return 100 * Math.sqrt(Math.max(0, (1 - q) / (1 + q)));
 }
 
-/** ≤ 2 % holds (EN 50160), ≤ 3 % is tight, above stops (common practice). */
-export function judgeUnbalance(percent: number): Exclude<Verdict, 'unknown'> {
-  return percent <= 2 ? 'holds' : percent <= 3 ? 'tight' : 'stop';
+/** Unbalance that holds (EN 50160; recalled), and up to which it is tight (common practice), %. */
+export const UNBALANCE_WANTED_PERCENT = 2;
+const UNBALANCE_MOST_PERCENT = 3;
+
+export function judgeUnbalance(percent: number): Judged {
+  if (percent <= UNBALANCE_WANTED_PERCENT) return 'holds';
+  return percent <= UNBALANCE_MOST_PERCENT ? 'tight' : 'stop';
+}
+
+/** Whether a frequency, Hz, lies in the window of the grid code, where that has one, and within 1 Hz of the survey's. */
+export function frequencyHolds(window: GridWindow, frequencyHz: number, nominalHz: number | null): boolean {
+  const { minHz, maxHz } = window;
+  return (
+    frequencyHz >= (minHz ?? 0) &&
+    frequencyHz <= (maxHz ?? Infinity) &&
+    (nominalHz === null || Math.abs(frequencyHz - nominalHz) < 1)
+  );
 }

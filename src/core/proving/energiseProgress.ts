@@ -1,6 +1,6 @@
-import { gridCodeOf } from '../site/gridCodes';
-import type { SiteDesign } from '../site/siteDesign';
-import { lineWindow } from './acVoltages';
+import { gridCodeOf, gridWindow } from '../site/gridCodes';
+import { lineOf } from '../site/line';
+import type { SiteDesign } from '../design';
 import type { EnergiseStep, StepLimits } from './energise';
 import { USUAL_ORDER, leastWaitS, stepTrouble } from './energise';
 import type { GateKey, GateView } from './gates/machine';
@@ -20,15 +20,13 @@ export interface StepView {
 
 /** Limits that the readings of an inverter's steps are held against. */
 export function stepLimits(design: SiteDesign, inverterId: string, records: readonly SiteRecord[]): StepLimits {
-  const unit = design.inverters.find((i) => i.id === inverterId);
-  const type = design.equipment.inverters.find((t) => t.id === unit?.typeId);
+  const type = lineOf(design).unit(inverterId)?.type;
   const rest = liveRecords(records)
     .filter((r): r is RecordOf<'ac-voltages'> => r.kind === 'ac-voltages' && r.subject.id === inverterId)
     .at(-1)?.values;
-  const code = gridCodeOf(design.survey.gridCode);
   return {
     restLineV: rest ? (rest.l12V + rest.l23V + rest.l31V) / 3 : null,
-    window: code && design.survey.lineV !== null ? lineWindow(code, design.survey.lineV) : null,
+    window: gridWindow(design.survey).value,
     startV: type?.startV ?? null,
     dcMaxV: type?.dcMaxV ?? null,
     ratedW: type?.ratedW ?? null,
@@ -37,7 +35,7 @@ export function stepLimits(design: SiteDesign, inverterId: string, records: read
 
 /** Gates that must be closed before a step, beyond the step before it. */
 function guards(step: EnergiseStep, design: SiteDesign, inverterId: string): GateKey[] {
-  const strings = design.strings.filter((s) => s.place?.inverterId === inverterId);
+  const strings = lineOf(design).unit(inverterId)?.strings ?? [];
   if (step.state === 'LOCKED_OFF') return [gateKey('I-PERMIT', inverterId)];
   if (step.state === 'AC_CLOSED') return [gateKey('I-ACV', inverterId)];
   if (step.state === 'DC_CLOSED')

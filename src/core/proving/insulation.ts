@@ -1,5 +1,10 @@
+import type { ModuleType } from '../equipment/moduleType';
+import type { Answer } from '../kernel/answer';
+import { known, lacking } from '../kernel/answer';
+import type { Basis } from '../kernel/check';
+import { published } from '../kernel/check';
+import type { Judged } from '../kernel/judgement';
 import { requirePositive } from '../kernel/require';
-import type { Verdict } from '../kernel/check';
 
 export interface InsulationTest {
   readonly requiredTestV: number;
@@ -40,47 +45,81 @@ const NEW_RUN_MOHM = 10;
 /** Sections up to this are one fault; larger ones are split before they are condemned, kW (IEC 62446-1, 6.7). */
 const SECTION_MAX_KW = 10;
 
+/** What a reading says once it proves something. */
 export interface InsulationVerdict {
-  /** `unknown` when the test proves nothing: voltage too low, or a large section that must be split first. */
-  readonly verdict: Verdict;
+  readonly verdict: Judged;
   readonly text: string;
 }
 
-/** Judges a DC reading. */
+/** Judges a DC reading. Without proof where the test voltage is too low, or where a large section must be split first. */
 export function judgeDcInsulation(
   test: InsulationTest,
   usedV: number,
   mohm: number,
   sectionKw: number,
   moduleSystemMaxV: number,
-): InsulationVerdict {
+): Answer<InsulationVerdict> {
   if (usedV > moduleSystemMaxV)
-    return {
+    return known({
       verdict: 'stop',
       text: `${usedV} V is above the modules’ ${moduleSystemMaxV} V: report it, the insulation may be hurt.`,
-    };
-  if (usedV < test.requiredTestV)
-    return { verdict: 'unknown', text: `${usedV} V proves nothing: test with ${test.requiredTestV} V.` };
-  if (mohm >= test.minimumMohm) return { verdict: 'holds', text: `${mohm} MΩ ≥ ${test.minimumMohm} MΩ at ${usedV} V` };
+    });
+  if (usedV < test.requiredTestV) return provesNothing(usedV, test);
+  if (mohm >= test.minimumMohm) return holds(usedV, mohm, test);
   return sectionKw > SECTION_MAX_KW
-    ? {
-        verdict: 'unknown',
-        text: `${mohm} MΩ over ${sectionKw.toFixed(1)} kW: split into sections up to ${SECTION_MAX_KW} kW and test each.`,
-      }
-    : { verdict: 'stop', text: `${mohm} MΩ is below ${test.minimumMohm} MΩ: find the earth fault before landing.` };
+    ? lacking(
+        `${mohm} MΩ over ${sectionKw.toFixed(1)} kW: split into sections up to ${SECTION_MAX_KW} kW and test each.`,
+      )
+    : known({
+        verdict: 'stop',
+        text: `${mohm} MΩ is below ${test.minimumMohm} MΩ: find the earth fault before landing.`,
+      });
 }
 
+const provesNothing = (usedV: number, test: InsulationTest): Answer<InsulationVerdict> =>
+  lacking(`${usedV} V proves nothing: test with ${test.requiredTestV} V.`);
+
+const holds = (usedV: number, mohm: number, test: InsulationTest): Answer<InsulationVerdict> =>
+  known({ verdict: 'holds', text: `${mohm} MΩ ≥ ${test.minimumMohm} MΩ at ${usedV} V` });
+
 /** Judges a reading on a dead AC run. */
-export function judgeAcInsulation(test: InsulationTest, usedV: number, mohm: number): InsulationVerdict {
-  if (usedV < test.requiredTestV)
-    return { verdict: 'unknown', text: `${usedV} V proves nothing: test with ${test.requiredTestV} V.` };
-  if (mohm < test.minimumMohm) return { verdict: 'stop', text: `${mohm} MΩ is below ${test.minimumMohm} MΩ.` };
+export function judgeAcInsulation(test: InsulationTest, usedV: number, mohm: number): Answer<InsulationVerdict> {
+  if (usedV < test.requiredTestV) return provesNothing(usedV, test);
+  if (mohm < test.minimumMohm) return known({ verdict: 'stop', text: `${mohm} MΩ is below ${test.minimumMohm} MΩ.` });
   return mohm < NEW_RUN_MOHM
-    ? {
+    ? known({
         verdict: 'tight',
         text: `${mohm} MΩ passes, but a new run reads over ${NEW_RUN_MOHM} MΩ: look for damp or damage.`,
-      }
-    : { verdict: 'holds', text: `${mohm} MΩ ≥ ${test.minimumMohm} MΩ at ${usedV} V` };
+      })
+    : holds(usedV, mohm, test);
+}
+
+/** A reading of an insulation tester with what it is judged by. */
+export interface InsulationReading {
+  readonly megohm: number;
+  readonly minimumMohm: number;
+  readonly proof: Answer<InsulationVerdict>;
+  readonly basis: Basis;
+}
+
+interface Tested {
+  readonly testV: number;
+  readonly megohm: number;
+}
+
+/** A reading of one string: `modules` in series. */
+export function dcInsulationReading(module: ModuleType, modules: number, { testV, megohm }: Tested): InsulationReading {
+  const test = dcInsulationTest(modules * module.uocV, module.systemMaxV);
+  const kw = (modules * module.pmaxW) / 1000;
+  const proof = judgeDcInsulation(test, testV, megohm, kw, module.systemMaxV);
+  return { megohm, minimumMohm: test.minimumMohm, proof, basis: published('IEC 62446-1, 6.7, Table 2') };
+}
+
+/** A reading of a dead AC run at a nominal line voltage, V. */
+export function acInsulationReading(nominalLineV: number, { testV, megohm }: Tested): InsulationReading {
+  const test = acInsulationTest(nominalLineV);
+  const proof = judgeAcInsulation(test, testV, megohm);
+  return { megohm, minimumMohm: test.minimumMohm, proof, basis: published('IEC 60364-6, Table 6.1') };
 }
 
 /** Sections in parallel, MΩ: 1/Σ(1/R_i). A bad string hides in an array reading. */

@@ -1,11 +1,12 @@
 import type { Check } from '../kernel/check';
-import type { SiteDesign } from '../site/siteDesign';
+import type { SiteDesign } from '../design';
 import type { GateId, GateKey, GateModel, GateResult, GateView } from './gates/machine';
 import { gateKey, gateStates } from './gates/machine';
 import type { Judged } from './judge';
 import { judge } from './judge';
 import type { SiteRecord } from './record';
 import { liveRecords } from './record';
+import { lineOf } from '../site/line';
 
 /** The record of a site, with the designs it was made against. */
 export interface SiteLog {
@@ -27,10 +28,11 @@ export interface Progress {
 /** The parts of a released design as the gates see them: strings count where they hang. */
 export function gateModel(design: SiteDesign): GateModel {
   const { rcdFitted, stopFitted, contactsFitted } = design.survey;
+  const line = lineOf(design);
   return {
     inverters: design.inverters.map((i) => ({
       id: i.id,
-      strings: design.strings.filter((s) => s.place?.inverterId === i.id).map((s) => s.id),
+      strings: (line.unit(i.id)?.strings ?? []).map((s) => s.id),
     })),
     busFitted: design.chain.devices.length > 0,
     rcdFitted,
@@ -42,21 +44,13 @@ export function gateModel(design: SiteDesign): GateModel {
 /** What an entry on a part rests on: when it differs between two releases, proofs made on the older one are stale. */
 export function subjectFingerprint(design: SiteDesign, subject: SiteRecord['subject']): string {
   if (subject.scope === 'site') return 'site';
+  const line = lineOf(design);
   if (subject.scope === 'string') {
-    const string = design.strings.find((s) => s.id === subject.id);
-    const plane = design.planes.find((p) => p.id === string?.planeId);
-    return JSON.stringify([
-      string ?? null,
-      plane?.moduleTypeId,
-      design.equipment.modules.find((m) => m.id === plane?.moduleTypeId),
-    ]);
+    const on = line.string(subject.id);
+    return JSON.stringify([on?.string ?? null, on?.plane.moduleTypeId, on?.module]);
   }
-  const inverter = design.inverters.find((i) => i.id === subject.id);
-  return JSON.stringify([
-    inverter?.typeId,
-    design.equipment.inverters.find((t) => t.id === inverter?.typeId),
-    design.runs.find((r) => r.inverterId === subject.id),
-  ]);
+  const on = line.unit(subject.id);
+  return JSON.stringify([on?.unit.typeId, on?.type, design.runs.find((r) => r.inverterId === subject.id)]);
 }
 
 /** Gates that lapse at the end of the day on which they were closed. */

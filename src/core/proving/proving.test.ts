@@ -1,9 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { GRID_CODES, gridCodeOf } from '../site/gridCodes';
+import { known } from '../kernel/answer';
+import { withWorst } from '../kernel/check';
+import { GRID_CODES, gridCodeOf, windowOf } from '../site/gridCodes';
+import { coldOnSite } from '../strings/coldVoltage';
+import { openCircuitFactor } from '../strings/moduleAt';
 import { M575, plane, siteOf } from '../testing/examples';
-import { layoutStrings } from '../strings/layout/lay';
-import { withStrings } from '../site/edits';
-import { judgeAcWindow, judgeUnbalance, lineWindow, unbalancePercent } from './acVoltages';
+import { legalLayout } from '../strings/layout/legalLayout';
+import { withStrings } from '../strings/arrange';
+import { judgeAcWindow, judgeUnbalance, unbalancePercent } from './acVoltages';
 import { USUAL_ORDER, dischargeWaitS, leastWaitS, reconnection, stepTrouble } from './energise';
 import type { GateKey, GateResult } from './gates/machine';
 import { gateRow, gateStates, judgeWaiver, maySign } from './gates/machine';
@@ -13,7 +17,10 @@ import { progressOf } from './progress';
 import type { SiteRecord } from './record';
 import { correctionTrouble, liveRecords, recordSchema } from './record';
 import { expectedReading, rankCauses } from './stringCauses';
-import { carriedToColdV, judgeStringTest, likeness } from './stringTest';
+import { stringChecks } from './judge';
+import { likeness } from './likeness';
+import type { StringTest } from './readings/stringReading';
+import { carriedToColdV, stringReading } from './readings/stringReading';
 
 const reading = { modules: 18, cellC: 43.16, irradianceWm2: 720, otherModules: null, idealityV: 1.80597 };
 
@@ -59,8 +66,14 @@ describe('likeliest cause (Bayes over field causes; priors common practice)', ()
 
 describe('string test', () => {
   it('carries 973.6 V at 44 °C and 760 W/m² to 1137.09 V at −10 °C (IEC 60891, typical light coefficient)', () => {
-    expect(carriedToColdV(973.6, 44, 760, -10, -0.0026)).toBeCloseTo(1137.09365, 4);
-    expect(carriedToColdV(905, 38, 640, -18, -0.0027)).toBeCloseTo(1076.69329, 4);
+    expect(carriedToColdV(973.6, 44, 760, openCircuitFactor({ betaUocPerK: -0.0026 }, -10), -0.0026)).toBeCloseTo(
+      1137.09365,
+      4,
+    );
+    expect(carriedToColdV(905, 38, 640, openCircuitFactor({ betaUocPerK: -0.0027 }, -18), -0.0027)).toBeCloseTo(
+      1076.69329,
+      4,
+    );
   });
   it('sees one module missing of 22 inside the 5 % band (IEC 62446-1 alone would pass it)', () => {
     const l = likeness(22, 973.6, 1020.05);
@@ -69,30 +82,32 @@ describe('string test', () => {
     expect(l.deviationPercent).toBeCloseTo(-4.55369835, 6);
     expect(likeness(20, 905, 904)).toMatchObject({ label: 'ok', verdict: 'holds' });
   });
-  const test = (over: object) =>
-    judgeStringTest({
-      subject: { element: 'string', path: 's' },
-      module: M575,
+  const test = (over: Partial<StringTest> & { coldestC?: number | null } = {}) => {
+    const { coldestC = -12, module = M575 } = over;
+    const reading = stringReading({
+      module,
       modules: 18,
       voltageV: 870,
       currentA: null,
       cellC: 43.16,
       irradianceWm2: 720,
-      coldestC: -12,
-      limitV: 1100,
+      coldestC,
+      cold: coldOnSite({ coldestC, coldMethod: 'coefficient', engineeredDocument: '' }, plane('p', 20), module),
+      limitV: known(1100),
       sistersV: [871, 869, 870.5],
       otherModules: null,
       ...over,
     });
+    return withWorst(stringChecks(reading, { element: 'string', path: 's' }));
+  };
   it('holds for a healthy string', () => expect(test({}).verdict).toBe('holds'));
   it('stops a reversed one whatever else it reads', () => {
     const r = test({ voltageV: -870 });
     expect(r.verdict).toBe('stop');
-    expect(r.polarityHolds).toBe(false);
     expect(r.checks.find((c) => c.id === 'proving.polarity')?.working.join()).toContain('leave it unplugged');
   });
   it('stops a string over the cold limit though it reads well today', () => {
-    expect(test({ limitV: 990 }).checks.find((c) => c.id === 'proving.cold-voltage')?.verdict).toBe('stop');
+    expect(test({ limitV: known(990) }).checks.find((c) => c.id === 'proving.cold-voltage')?.verdict).toBe('stop');
   });
   it('is unknown without a design temperature', () =>
     expect(test({ coldestC: null }).checks.find((c) => c.id === 'proving.cold-voltage')?.verdict).toBe('unknown'));
@@ -108,16 +123,20 @@ describe('insulation (IEC 62446-1, 6.7; IEC 60364-6)', () => {
     expect(dcInsulationTest(90, 600)).toEqual({ requiredTestV: 250, minimumMohm: 0.5, capped: false });
   });
   it('splits a large section before condemning it, and fails a small one', () => {
-    expect(judgeDcInsulation(dcInsulationTest(1180, 1500), 1500, 0.31, 168, 1500).verdict).toBe('unknown');
-    expect(judgeDcInsulation(dcInsulationTest(850, 1000), 1000, 0.31, 9, 1000).verdict).toBe('stop');
-    expect(judgeDcInsulation(dcInsulationTest(850, 1000), 1000, 3.2, 9, 1000).verdict).toBe('holds');
-    expect(judgeDcInsulation(dcInsulationTest(850, 1000), 500, 3.2, 9, 1000).verdict).toBe('unknown');
-    expect(judgeDcInsulation(dcInsulationTest(850, 1000), 1500, 3.2, 9, 1000).verdict).toBe('stop');
+    expect(judgeDcInsulation(dcInsulationTest(1180, 1500), 1500, 0.31, 168, 1500).value).toBeNull();
+    expect(judgeDcInsulation(dcInsulationTest(850, 1000), 1000, 0.31, 9, 1000).value?.verdict).toBe('stop');
+    expect(judgeDcInsulation(dcInsulationTest(850, 1000), 1000, 3.2, 9, 1000).value?.verdict).toBe('holds');
+    expect(judgeDcInsulation(dcInsulationTest(850, 1000), 500, 3.2, 9, 1000).value).toBeNull();
+    expect(judgeDcInsulation(dcInsulationTest(850, 1000), 1500, 3.2, 9, 1000).value?.verdict).toBe('stop');
   });
   it('wants 1 MΩ at 500 V on a 400 V run and doubts a new run under 10 MΩ', () => {
     expect(acInsulationTest(800).requiredTestV).toBe(1000);
     const test = acInsulationTest(400);
-    expect([0.8, 4, 200].map((m) => judgeAcInsulation(test, 500, m).verdict)).toEqual(['stop', 'tight', 'holds']);
+    expect([0.8, 4, 200].map((m) => judgeAcInsulation(test, 500, m).value?.verdict)).toEqual([
+      'stop',
+      'tight',
+      'holds',
+    ]);
   });
   it('shows how a bad string hides: six sections in parallel read 1.58155 MΩ (parallel resistances)', () => {
     expect(parallelMohm([42, 38, 55, 1.9, 61, 47])).toBeCloseTo(1.58154537, 6);
@@ -127,7 +146,7 @@ describe('insulation (IEC 62446-1, 6.7; IEC 60364-6)', () => {
 describe('AC voltages', () => {
   it('window of 480 V under IEEE 1547 is 440.16 to 504.00 V; 1.02299 pu holds', () => {
     const code = gridCodeOf('IEEE 1547 enter service')!;
-    expect(lineWindow(code, 480)).toEqual({ minV: expect.closeTo(440.16, 6), maxV: expect.closeTo(504, 6) });
+    expect(windowOf(code, 480)).toMatchObject({ minV: expect.closeTo(440.16, 6), maxV: expect.closeTo(504, 6) });
     const v = judgeAcWindow(code, 480, [489, 486, 491], [282, 281, 283.5]);
     expect(v.worstPu).toBeCloseTo(1.02299251, 6);
     expect(v.verdict).toBe('holds');
@@ -310,7 +329,7 @@ describe('records', () => {
     });
   const site = (() => {
     const bare = siteOf(1, [plane('south', 72)]);
-    return withStrings(bare, layoutStrings(bare).strings);
+    return withStrings(bare, legalLayout(bare).strings);
   })();
   const labels = ['s-1', 's-2'].map((id, n) =>
     entry(50 + n, {

@@ -1,3 +1,6 @@
+import type { Answer } from '../kernel/answer';
+import { given, known, lacking } from '../kernel/answer';
+
 /** When a unit may connect: windows in per unit of nominal and hertz, delay in seconds. The operator's letter wins. Recalled. */
 export const GRID_CODES = [
   {
@@ -54,6 +57,45 @@ export const GRID_CODES = [
 
 export type GridCode = (typeof GRID_CODES)[number];
 
+export const GRID_CODE_FAMILIES = GRID_CODES.map((c) => c.family) as readonly GridCode['family'][];
+
 export function gridCodeOf(family: string | null): GridCode | undefined {
   return GRID_CODES.find((c) => c.family === family);
+}
+
+/** The window in which units of a site may feed, in volts and hertz, and how long it has to hold first. */
+export interface GridWindow {
+  readonly code: GridCode;
+  readonly nominalV: number;
+  readonly minV: number;
+  readonly maxV: number;
+  readonly minHz: number | null;
+  readonly maxHz: number | null;
+  readonly delayS: number;
+}
+
+/** A grid code's window around a nominal line voltage, V: U_min = u_min·U_n, U_max = u_max·U_n. U_n 200…1000 V. */
+export function windowOf(code: GridCode, nominalV: number): GridWindow {
+  const { vMinPu, vMaxPu, fMinHz: minHz, fMaxHz: maxHz, delayS } = code;
+  return { code, nominalV, minV: vMinPu * nominalV, maxV: vMaxPu * nominalV, minHz, maxHz, delayS };
+}
+
+/** The window of a site's grid code and nominal voltage; names what the survey does not say yet. */
+export function gridWindow(survey: {
+  readonly gridCode: string | null;
+  readonly lineV: number | null;
+}): Answer<GridWindow> {
+  return given({ 'grid code': gridCodeOf(survey.gridCode), 'nominal line voltage': survey.lineV }, (k) =>
+    windowOf(k['grid code'], k['nominal line voltage']),
+  );
+}
+
+/** Level of the ten-minute mean at which units trip, V. Unknown for a code that has none. */
+export function tenMinuteTripV(survey: {
+  readonly gridCode: string | null;
+  readonly lineV: number | null;
+}): Answer<number> {
+  const code = gridCodeOf(survey.gridCode);
+  if (!code || code.tenMinutePu === null) return lacking('grid code with a ten-minute limit');
+  return survey.lineV === null ? lacking('nominal line voltage') : known(code.tenMinutePu * survey.lineV);
 }

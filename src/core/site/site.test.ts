@@ -1,24 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assessSite } from '../assess';
-import { layoutStrings } from '../strings/layout/lay';
+import { assessSite } from '../design/assess';
+import { legalLayout } from '../strings/layout/legalLayout';
 import { M575, plane, runOf, siteOf } from '../testing/examples';
-import {
-  withInverter,
-  withInverterType,
-  withModuleType,
-  withRun,
-  withStringAt,
-  withStrings,
-  withoutInverter,
-  withoutPlane,
-} from './edits';
-import { sharing } from './sharing';
-import { emptyDesign, siteDesignSchema } from './siteDesign';
+import { withInverter, withInverterType, withModuleType, withoutInverter, withoutPlane } from '../testing/edits';
+import { withRun } from '../ac/edits';
+import { withStringAt, withStrings } from '../strings/arrange';
+import { reuseUnchanged } from '../kernel/reuseUnchanged';
+import { emptyDesign, siteDesignSchema } from '../design';
 
 const site = (() => {
   const bare = siteOf(3, [plane('south', 200), plane('west', 120, { azimuthDeg: 270 })]);
-  return withStrings(bare, layoutStrings(bare).strings);
+  return withStrings(bare, legalLayout(bare).strings);
 })();
 const flaw = (d: unknown) =>
   siteDesignSchema.safeParse(d).error?.issues.map((i) => `${i.path.join('.')}: ${i.message}`) ?? [];
@@ -37,7 +30,7 @@ describe('design document', () => {
         let d = siteOf(a.units, [plane('p', a.modules)]);
         d = { ...d, survey: { ...d.survey, coldestC: a.coldest, latitudeDeg: a.latitude } };
         if (a.units) d = withRun(d, runOf('inv-1', { lengthM: a.length }));
-        d = withStrings(d, layoutStrings(d).strings);
+        d = withStrings(d, legalLayout(d).strings);
         expect(siteDesignSchema.parse(JSON.parse(JSON.stringify(d)))).toEqual(JSON.parse(JSON.stringify(d)));
       }),
       { numRuns: 100 },
@@ -82,9 +75,9 @@ describe('design document', () => {
   });
   it('shares the parts that did not change when it comes back from elsewhere', () => {
     const back = structuredClone(site);
-    expect(sharing(site, back)).toBe(site);
+    expect(reuseUnchanged(site, back)).toBe(site);
     const moved = { ...back, strings: back.strings.map((s, i) => (i === 0 ? { ...s, modules: 3 } : s)) };
-    const shared = sharing(site, moved);
+    const shared = reuseUnchanged(site, moved);
     expect(shared).toEqual(moved);
     expect(shared.planes).toBe(site.planes);
     expect(shared.strings[1]).toBe(site.strings[1]);

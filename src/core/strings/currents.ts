@@ -1,8 +1,9 @@
 import type { InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
-import { MOUNTING } from '../equipment/mounting';
+import type { ModuleMounting } from '../equipment/moduleMounting';
+import { MODULE_MOUNTING } from '../equipment/moduleMounting';
+import { floored } from '../kernel/rounding';
 import { rearGain } from './moduleAt';
-import type { Mounting } from './temperature';
 
 /** Edge-of-cloud irradiance on currents (NFPA 70 690.8(A)(1); IEC 62548-1; recalled). */
 export const IRRADIANCE_FACTOR = 1.25;
@@ -23,8 +24,8 @@ export interface TrackerCurrents {
 }
 
 /** Gain of the rear side on currents, by mounting. */
-export function rearGainOf(module: ModuleType, mounting: Mounting): number {
-  return rearGain(module, MOUNTING[mounting].rearRatio);
+export function rearGainOf(module: ModuleType, mounting: ModuleMounting): number {
+  return rearGain(module, MODULE_MOUNTING[mounting].rearRatio);
 }
 
 /**
@@ -36,7 +37,7 @@ export function rearGainOf(module: ModuleType, mounting: Mounting): number {
 export function trackerCurrents(
   module: ModuleType,
   inverter: InverterType,
-  mounting: Mounting,
+  mounting: ModuleMounting,
   strings: number,
 ): TrackerCurrents {
   const k = inverter.shortCircuitLimitIsStc ? 1 : IRRADIANCE_FACTOR;
@@ -50,7 +51,7 @@ export function trackerCurrents(
     operatingA: gain * module.impA * strings,
     inputA: kStrict * oneA,
     reverseA: (strings - 1) * kStrict * oneA,
-    maxByTracker: Math.floor(inverter.trackerShortCircuitMaxA / (k * oneA) + 1e-9),
-    maxUnfused: 1 + Math.floor(module.fuseMaxA / (kStrict * oneA) + 1e-9),
+    maxByTracker: floored(inverter.trackerShortCircuitMaxA / (k * oneA)),
+    maxUnfused: 1 + floored(module.fuseMaxA / (kStrict * oneA)),
   };
 }

@@ -1,21 +1,23 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assessSite } from '../assess';
+import { assessSite } from '../design/assess';
 import { Memo } from '../kernel/memo';
 import { exactly } from '../kernel/publishedTable';
-import { withStringAt, withStrings } from '../site/edits';
-import type { SiteDesign } from '../site/siteDesign';
+import { withStringAt, withStrings } from './arrange';
+import type { SiteDesign } from '../design';
 import { CABLE, M575, SURVEY, T100, plane, siteOf } from '../testing/examples';
-import { assessStrings } from './assess/assess';
+import { checksOf } from '../testing/checks';
 import { coldModuleV } from './coldVoltage';
-import { dcAmpacityA, homeRunDrop, homeRunOhm } from './dcCable';
+import { dcAmpacityA } from '../conductor/schools/iec/dcCable';
+import { homeRunDrop } from './homeRun';
+import { homeRunOhm } from '../conductor/pvCable';
 import { stringFuse } from './fuses';
-import { layoutStrings } from './layout/lay';
+import { legalLayout } from './layout/legalLayout';
 import { legalLimit } from './legalLimit';
 import { openCircuitV } from './moduleAt';
-import { DC_CABLE } from './tables/dcCable';
+import { PV_CABLE } from '../conductor/tables/pvCable';
 import { VOC_CORRECTION } from './tables/vocCorrection';
-import { verifyLayout } from './verify';
+import { verifyLayout } from './verifyLayout';
 import type { WindowInputs } from './window';
 import { alternatives, stringWindow } from './window';
 
@@ -35,18 +37,18 @@ const inputs: WindowInputs = {
 
 describe('cold voltage by method (NFPA 70 690.7(A), recalled)', () => {
   it('by table is 59.8792 V at −12 °C, and 18 modules fit 1100 V', () => {
-    expect(coldModuleV(M575, -12, 'table', none).uocColdV).toBeCloseTo(59.8792, 6);
-    expect(stringWindow({ ...inputs, coldMethod: 'table' }).window?.maxModules).toBe(18);
+    expect(coldModuleV(M575, -12, 'table', none).value?.uocColdV).toBeCloseTo(59.8792, 6);
+    expect(stringWindow({ ...inputs, coldMethod: 'table' }).value?.maxModules).toBe(18);
   });
   it('takes the colder row between two, 1.00 from 25 °C, and ends at −40 °C', () => {
-    const factor = (c: number) => (coldModuleV(M575, c, 'table', none).uocColdV ?? NaN) / M575.uocV;
+    const factor = (c: number) => (coldModuleV(M575, c, 'table', none).value?.uocColdV ?? NaN) / M575.uocV;
     expect(factor(-10)).toBeCloseTo(1.14, 9);
     expect(factor(-10.5)).toBeCloseTo(1.16, 9);
     expect(factor(25)).toBe(1);
     expect(factor(24)).toBeCloseTo(1.02, 9);
     expect(coldModuleV(M575, -40.5, 'table', none)).toMatchObject({
-      uocColdV: null,
-      missing: expect.stringContaining('SW05'),
+      value: null,
+      missing: [expect.stringContaining('SW05')],
     });
   });
   it('of the table lies above the coefficient of today’s modules at every row (−0.24 to −0.32 %/K)', () => {
@@ -58,9 +60,9 @@ describe('cold voltage by method (NFPA 70 690.7(A), recalled)', () => {
       stringWindow({ ...inputs, coldMethod: 'engineered', engineered: { uocColdV, document } });
     expect(by(null, 'E-12').missing).toEqual(['engineered cold voltage of M575']);
     expect(by(55, '').missing).toEqual(['document of the engineered cold voltage']);
-    expect(by(55, 'E-12').window?.notes).toEqual([]);
-    expect(by(54.5, 'E-12').window?.notes[0]?.code).toBe('SW06');
-    expect(by(55, 'E-12').window?.maxModules).toBe(20);
+    expect(by(55, 'E-12').value?.notes).toEqual([]);
+    expect(by(54.5, 'E-12').value?.notes[0]?.code).toBe('SW06');
+    expect(by(55, 'E-12').value?.maxModules).toBe(20);
   });
 });
 
@@ -77,7 +79,7 @@ describe('limit of the DC side', () => {
     expect([of('other building', 1500), of('other building', 600), of(null, 1500)]).toEqual([1000, 600, 1500]);
   });
   it('is the connectors’ where that is lowest, and unknown while nobody knows it', () => {
-    expect(stringWindow({ ...inputs, inverter: { ...T100, connectorMaxV: 1000 } }).window?.limitedBy).toBe(
+    expect(stringWindow({ ...inputs, inverter: { ...T100, connectorMaxV: 1000 } }).value?.limitedBy).toBe(
       'T100 connectors',
     );
     expect(stringWindow({ ...inputs, inverter: { ...T100, connectorMaxV: null } }).missing).toEqual([
@@ -130,8 +132,8 @@ describe('DC cable (IEC 60228 class 5 tinned, EN 50618; recalled)', () => {
     expect(dcAmpacityA(4, 'two adjacent on a surface', 70, 21)).toBeUndefined();
   });
   it('resistance falls with the section as the metal has it, within the strand tolerance (ρ of tinned copper 0.0200 to 0.0208)', () => {
-    for (const [section] of DC_CABLE.rows) {
-      const rho = ((exactly(DC_CABLE, section, 'R20') ?? NaN) * section) / 1000;
+    for (const [section] of PV_CABLE.rows) {
+      const rho = ((exactly(PV_CABLE, section, 'R20') ?? NaN) * section) / 1000;
       expect(rho).toBeGreaterThan(0.0193);
       expect(rho).toBeLessThan(0.0209);
     }
@@ -148,8 +150,8 @@ describe('DC cable (IEC 60228 class 5 tinned, EN 50618; recalled)', () => {
 
 describe('checks of the string side', () => {
   const site = siteOf(2, [plane('south', 320)]);
-  const laid = withStrings(site, layoutStrings(site).strings);
-  const ids = (d: SiteDesign, id: string) => assessStrings(d).filter((c) => c.id === id);
+  const laid = withStrings(site, legalLayout(site).strings);
+  const ids = (d: SiteDesign, id: string) => checksOf('strings', d).filter((c) => c.id === id);
 
   it('are unknown for cable drop and current while nobody chose a cable', () => {
     const bare = { ...laid, dcCable: { ...CABLE, sectionMm2: null } };
@@ -207,7 +209,9 @@ describe('checks of the string side', () => {
     const first = laid.strings[0]!;
     const second = laid.strings.find((s) => s.place?.tracker !== first.place?.tracker && s.modules === first.modules)!;
     const y = withStringAt(laid, second.id, { ...first.place!, branch: 2 });
-    const input = assessStrings(y).find((c) => c.id === 'strings.input-connector' && c.value !== null && c.value > 30);
+    const input = checksOf('strings', y).find(
+      (c) => c.id === 'strings.input-connector' && c.value !== null && c.value > 30,
+    );
     expect(input?.value).toBeCloseTo(35.525, 9);
     expect(input?.verdict).toBe('stop');
     expect(verifyLayout(y).map((v) => v.predicate)).toContain('V05');
@@ -243,12 +247,12 @@ describe('checks of the string side', () => {
 it('a survey that names the school but no building leaves the limit unknown, never holding', () => {
   const d = siteOf(1, [plane('p', 34)]);
   const nec = {
-    ...withStrings(d, layoutStrings(d).strings),
+    ...withStrings(d, legalLayout(d).strings),
     survey: { ...SURVEY, school: 'NEC' as const, dcLegalMaxV: null },
   };
   expect(
     new Set(
-      assessStrings(nec)
+      checksOf('strings', nec)
         .filter((c) => c.id === 'strings.uoc-cold')
         .map((c) => c.verdict),
     ),

@@ -1,20 +1,24 @@
+import { z } from 'zod';
 import type { ModuleType } from '../equipment/moduleType';
-import type { Survey } from '../site/siteDesign';
+import type { SchoolName } from '../conductor/school';
+import { ROUNDING, floored } from '../kernel/rounding';
 import { IRRADIANCE_FACTOR } from './currents';
 import { STRING_FUSES_A } from './tables/stringFuses';
 
-const SLACK = 1e-9;
+export const stringFuseSchema = z.object({
+  reverseA: z.number().meta({ unit: 'A', description: 'What the others push into a shorted string' }),
+  needed: z.boolean(),
+  maxUnfused: z.number().meta({ description: 'Most strings in parallel without fuses' }),
+  leastA: z.number().meta({ unit: 'A', description: 'A rating lies above (IEC) or at least at (NEC) this' }),
+  mostA: z.number().meta({ unit: 'A', description: 'and at most at this' }),
+  ratingA: z.number().nullable().meta({ unit: 'A', description: 'The smallest standard rating there; null: none is' }),
+});
+export type StringFuse = Readonly<z.infer<typeof stringFuseSchema>>;
 
-export interface StringFuse {
-  /** What the others push into a shorted string, A. */
-  readonly reverseA: number;
-  readonly needed: boolean;
-  /** Most strings in parallel without fuses. */
-  readonly maxUnfused: number;
-  /** A rating lies above (IEC) or at least at (NEC) this, and at most at `mostA`. */
-  readonly leastA: number;
-  readonly mostA: number;
-  readonly ratingA: number | null;
+/** Whether a rating lies in the range of a string's fuse: above its lower end by IEC, from it by NEC, and at most at its upper end. */
+export function fuseFits(range: Pick<StringFuse, 'leastA' | 'mostA'>, school: SchoolName, ratingA: number): boolean {
+  const aboveLeast = school === 'NEC' ? ratingA >= range.leastA - ROUNDING : ratingA > range.leastA + ROUNDING;
+  return aboveLeast && ratingA <= range.mostA + ROUNDING;
 }
 
 /**
@@ -27,7 +31,7 @@ export function stringFuse(
   module: ModuleType,
   rearGain: number,
   strings: number,
-  school: Survey['school'],
+  school: SchoolName,
   trackerFactor = IRRADIANCE_FACTOR,
 ): StringFuse {
   const oneA = rearGain * module.iscA;
@@ -35,14 +39,13 @@ export function stringFuse(
   const nec = school === 'NEC';
   const leastA = (nec ? 1.5625 : 1.5) * oneA;
   const mostA = nec ? module.fuseMaxA : Math.min(2.4 * oneA, module.fuseMaxA);
-  const fits = (a: number) => (nec ? a >= leastA - SLACK : a > leastA + SLACK) && a <= mostA + SLACK;
   const reverseA = (strings - 1) * strict;
   return {
     reverseA,
-    needed: reverseA > module.fuseMaxA + SLACK,
-    maxUnfused: 1 + Math.floor(module.fuseMaxA / strict + SLACK),
+    needed: reverseA > module.fuseMaxA + ROUNDING,
+    maxUnfused: 1 + floored(module.fuseMaxA / strict),
     leastA,
     mostA,
-    ratingA: STRING_FUSES_A.find(fits) ?? null,
+    ratingA: STRING_FUSES_A.find((a) => fuseFits({ leastA, mostA }, school, a)) ?? null,
   };
 }

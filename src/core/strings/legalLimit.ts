@@ -1,5 +1,4 @@
-import type { BUILDINGS } from '../site/dcSide';
-import type { Survey } from '../site/siteDesign';
+import type { BUILDINGS, Survey } from '../site/survey';
 
 type Building = (typeof BUILDINGS)[number];
 

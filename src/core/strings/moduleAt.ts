@@ -3,9 +3,13 @@ import { STC_C, STC_W_M2 } from '../kernel/quantity';
 
 /** A module away from standard test conditions, by the coefficients of its sheet. Voltages V, currents A, temperatures °C. */
 
-/** U_oc(T) = U_oc · (1 + β (T − 25)), β in 1/K (IEC 62548-1; IEC 60891). */
+/** 1 + β (T − 25), β in 1/K, T cell temperature, °C (IEC 62548-1; IEC 60891). */
+export const openCircuitFactor = (m: Pick<ModuleType, 'betaUocPerK'>, cellC: number): number =>
+  1 + m.betaUocPerK * (cellC - STC_C);
+
+/** U_oc(T) = U_oc · (1 + β (T − 25)), V. */
 export function openCircuitV(m: ModuleType, cellC: number): number {
-  return m.uocV * (1 + m.betaUocPerK * (cellC - STC_C));
+  return m.uocV * openCircuitFactor(m, cellC);
 }
 
 /**

@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { withStringAt, withStrings } from '../site/edits';
+import { withStringAt, withStrings } from './arrange';
 import { M575, plane, siteOf } from '../testing/examples';
-import { layoutStrings } from './layout/lay';
+import { legalLayout } from './layout/legalLayout';
 import { compareLayouts } from './layout/compare';
-import { LIST_COLUMNS, plugInSheets, stringRows, stringsFromRows } from './stringList';
+import { plugInSheets } from './plugInSheets';
+import { LIST_COLUMNS, stringRows, stringsFromRows } from './stringList';
 
 const bare = siteOf(2, [plane('south', 170, { edgeM: 30 }), plane('west', 96, { azimuthDeg: 270 })]);
-const site = withStrings(bare, layoutStrings(bare).strings);
+const site = withStrings(bare, legalLayout(bare).strings);
 const cells = (d = site) => stringRows(d).map((r) => LIST_COLUMNS.map((c) => (r[c] === null ? '' : String(r[c]))));
 const header = [...LIST_COLUMNS];
 

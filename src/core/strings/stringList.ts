@@ -1,7 +1,7 @@
-import type { PvString, SiteDesign } from '../site/siteDesign';
-import { placeKey } from '../site/siteDesign';
-import { homeRunLengths } from './dcCable';
-import { openCircuitV } from './moduleAt';
+import { lineOf } from '../site/line';
+import type { PvString } from '../site/parts';
+import { placeKey } from '../site/parts';
+import type { StringsDesign } from './part';
 
 /** The columns of a string list, in files that go out and come in. Units are in the names. */
 export const LIST_COLUMNS = [
@@ -32,14 +32,13 @@ export type ListAnswer =
   | { readonly strings: null; readonly errors: readonly RowError[] };
 
 /** Every string of a design as a row of the list, in the printed order of the inputs. */
-export function stringRows(design: SiteDesign): Readonly<Record<Column, ListCell>>[] {
-  const planes = new Map(design.planes.map((p) => [p.id, p.label]));
-  const tags = new Map(design.inverters.map((u) => [u.id, u.tag]));
-  return inPrintedOrder(design).map((s) => ({
+export function stringRows(design: StringsDesign): Readonly<Record<Column, ListCell>>[] {
+  const line = lineOf(design);
+  return line.printedStrings.map((s) => ({
     string: s.number,
-    plane: planes.get(s.planeId) ?? s.planeId,
+    plane: line.plane(s.planeId)?.plane.label ?? s.planeId,
     modules: s.modules,
-    inverter: s.place ? (tags.get(s.place.inverterId) ?? s.place.inverterId) : null,
+    inverter: s.place ? line.tag(s.place.inverterId) : null,
     tracker: s.place?.tracker ?? null,
     input: s.place?.input ?? null,
     branch: s.place?.branch ?? null,
@@ -49,15 +48,6 @@ export function stringRows(design: SiteDesign): Readonly<Record<Column, ListCell
   }));
 }
 
-function inPrintedOrder(design: SiteDesign): PvString[] {
-  const at = new Map(design.inverters.map((u, i) => [u.id, i]));
-  const rank = (s: PvString) =>
-    s.place
-      ? (at.get(s.place.inverterId) ?? 0) * 1e6 + s.place.tracker * 1e3 + s.place.input * 10 + s.place.branch
-      : 1e12 + s.number;
-  return [...design.strings].sort((a, b) => rank(a) - rank(b));
-}
-
 const MOST_ERRORS = 50;
 
 /**
@@ -65,7 +55,7 @@ const MOST_ERRORS = 50;
  * inverter hangs on nothing. A string of a number that exists keeps its identity. Every error comes with its row, and none is let pass.
  */
 export function stringsFromRows(
-  design: SiteDesign,
+  design: StringsDesign,
   header: readonly string[],
   rows: readonly (readonly string[])[],
   rowOf: (index: number) => number = (i) => i + 2,
@@ -85,7 +75,7 @@ export function stringsFromRows(
     };
   const planes = new Map(design.planes.map((p) => [p.label.toLowerCase(), p]));
   const units = new Map(design.inverters.map((u) => [u.tag.toLowerCase(), u]));
-  const types = new Map(design.equipment.inverters.map((t) => [t.id, t]));
+  const line = lineOf(design);
   const byNumber = new Map(design.strings.map((s) => [s.number, s]));
   const errors: RowError[] = [];
   const seen = new Map<string, number>();
@@ -124,7 +114,7 @@ export function stringsFromRows(
     if (modules === null && text('modules') === '') wrong('modules', 'is missing.');
     const unit = units.get(text('inverter').toLowerCase());
     if (text('inverter') && !unit) wrong('inverter', `is no inverter of this site (got ${text('inverter')}).`);
-    const type = unit && types.get(unit.typeId);
+    const type = unit && line.inverterType(unit.typeId);
     const tracker = type ? number('tracker', 1, type.trackers, true) : null;
     const input = type ? number('input', 1, type.inputsPerTracker, true) : null;
     const branch = number('branch', 1, 2, true) ?? 1;
@@ -154,70 +144,4 @@ export function stringsFromRows(
   if (errors.length) return { strings: null, errors };
   if (strings.length === 0) return { strings: null, errors: [{ row: 2, column: '', text: 'The list has no rows.' }] };
   return { strings, errors: [] };
-}
-
-/** Cell temperatures for which a plug-in sheet gives the voltage to expect, °C. */
-export const PLUG_IN_C = [15, 25, 35] as const;
-
-export interface PlugInRow {
-  readonly stringId: string;
-  readonly number: number;
-  readonly label: string;
-  readonly tracker: number;
-  readonly input: number;
-  readonly branch: 1 | 2;
-  readonly plane: string;
-  readonly modules: number;
-  /** Open-circuit voltage at 15, 25 and 35 °C cell temperature in full light, V. */
-  readonly expectedV: readonly number[];
-  readonly lengthM: number | null;
-}
-
-export interface PlugInSheet {
-  readonly inverterId: string;
-  readonly tag: string;
-  readonly typeName: string;
-  readonly rows: readonly PlugInRow[];
-  /** Inputs that stay empty: they want a cap. */
-  readonly caps: readonly string[];
-}
-
-/** Which tag goes to which input, in the printed order of the inputs, with what the meter should show: n · U_oc(T). */
-export function plugInSheets(design: SiteDesign): PlugInSheet[] {
-  const planes = new Map(design.planes.map((p) => [p.id, p]));
-  const modules = new Map(design.equipment.modules.map((m) => [m.id, m]));
-  const types = new Map(design.equipment.inverters.map((t) => [t.id, t]));
-  const lengths = homeRunLengths(design.strings, design.planes, design.inverters);
-  const ordered = inPrintedOrder(design);
-  return design.inverters.flatMap((unit): PlugInSheet[] => {
-    const type = types.get(unit.typeId);
-    if (!type) return [];
-    const rows = ordered.flatMap((s): PlugInRow[] => {
-      const plane = planes.get(s.planeId);
-      const module = plane && modules.get(plane.moduleTypeId);
-      if (s.place?.inverterId !== unit.id || !plane || !module) return [];
-      const { tracker, input, branch } = s.place;
-      return [
-        {
-          stringId: s.id,
-          number: s.number,
-          label: `${unit.tag}.${tracker}.${input}${branch === 2 ? ' Y' : ''}`,
-          tracker,
-          input,
-          branch,
-          plane: plane.label,
-          modules: s.modules,
-          expectedV: PLUG_IN_C.map((c) => s.modules * openCircuitV(module, c)),
-          lengthM: lengths.get(s.id) ?? null,
-        },
-      ];
-    });
-    const used = new Set(rows.map((r) => `${r.tracker}.${r.input}`));
-    const caps = Array.from({ length: type.trackers }, (_, t) =>
-      Array.from({ length: type.inputsPerTracker }, (_i, i) => `${t + 1}.${i + 1}`),
-    )
-      .flat()
-      .filter((at) => !used.has(at));
-    return [{ inverterId: unit.id, tag: unit.tag, typeName: type.name, rows, caps }];
-  });
 }

@@ -2,14 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sheetFindings } from '../equipment/moduleType';
 import { M575, SURVEY, T100, plane, siteOf } from '../testing/examples';
-import { withStringAt, withStrings } from '../site/edits';
-import { assessStrings } from './assess/assess';
+import { withStringAt, withStrings } from './arrange';
+import { checksOf } from '../testing/checks';
 import { trackerCurrents } from './currents';
 import { cutPlane } from './layout/cut';
-import { layoutStrings } from './layout/lay';
+import { legalLayout } from './layout/legalLayout';
 import { maximumPowerV, openCircuitInLightV, openCircuitV } from './moduleAt';
 import { cellTemperatureC, hotCellC } from './temperature';
-import { verifyLayout } from './verify';
+import { verifyLayout } from './verifyLayout';
 import type { WindowInputs } from './window';
 import { coldReserveK, stringWindow } from './window';
 
@@ -78,27 +78,27 @@ describe('temperatures and voltages', () => {
 
 describe('string window (IEC 62548-1, coefficient method)', () => {
   it('is 6 to 19, with full power from 15 to 17', () => {
-    const { window: w } = window();
+    const { value: w } = window();
     expect([w?.minModules, w?.maxModules]).toEqual([6, 19]);
     expect(w?.preferred).toEqual({ min: 15, max: 17 });
   });
   it('ends at 17 under a legal limit of 1000 V', () =>
-    expect(window({ dcLegalMaxV: 1000 }).window?.maxModules).toBe(17));
+    expect(window({ dcLegalMaxV: 1000 }).value?.maxModules).toBe(17));
   it('allows a limit met exactly', () => {
     const limit = 19 * openCircuitV(M575, -12);
-    expect(window({ inverter: { ...T100, dcMaxV: limit } }).window?.maxModules).toBe(19);
+    expect(window({ inverter: { ...T100, dcMaxV: limit } }).value?.maxModules).toBe(19);
   });
   it('says by how many kelvin the coldest morning may be wrong', () => {
-    const { window: w } = window();
+    const { value: w } = window();
     expect(w && coldReserveK(M575, w, 19)).toBeCloseTo(11.42881, 4);
   });
   it('has no window while an input is missing, and names it', () => {
-    expect(window({ coldestC: null })).toEqual({ window: null, missing: ['lowest design temperature'] });
+    expect(window({ coldestC: null })).toEqual({ value: null, missing: ['lowest design temperature'] });
     expect(window({ inverter: { ...T100, startV: null } }).missing[0]).toContain('start-up voltage');
     expect(window({ module: { ...M575, betaUocPerK: 0.00251 } }).missing[0]).toContain('DS10');
   });
   it('says when module and inverter do not belong together', () => {
-    expect(window({ inverter: { ...T100, mpptMinV: 990 } }).window?.notes[0]?.code).toBe('SW03');
+    expect(window({ inverter: { ...T100, mpptMinV: 990 } }).value?.notes[0]?.code).toBe('SW03');
   });
 });
 
@@ -146,7 +146,7 @@ describe('layout', () => {
           drawn.map((p, i) => plane(`p${i}`, p.count, { tiltDeg: p.tilt, azimuthDeg: p.azimuth })),
           { ...T100, inputsPerTracker: inputs },
         );
-        const layout = layoutStrings(site);
+        const layout = legalLayout(site);
         const laid = withStrings(site, layout.strings);
         expect(verifyLayout(laid)).toEqual([]);
         for (const p of laid.planes) {
@@ -166,7 +166,7 @@ describe('layout', () => {
       plane('east', 170, { azimuthDeg: 90 }),
       plane('west', 170, { azimuthDeg: 270 }),
     ]);
-    const layout = layoutStrings(site);
+    const layout = legalLayout(site);
     expect(layout.remaining).toEqual([]);
     const perUnit = site.inverters.map((i) =>
       layout.strings.filter((s) => s.place?.inverterId === i.id).reduce((sum, s) => sum + s.modules, 0),
@@ -175,15 +175,15 @@ describe('layout', () => {
   });
 
   it('says why modules stay off when trackers or power run out', () => {
-    expect(layoutStrings(siteOf(1, [plane('p', 600)])).remaining[0]?.reason).toMatch(/tracker|power/);
-    expect(layoutStrings(siteOf(1, [plane('p', 600)], { ...T100, dcMaxW: 60_000 })).remaining[0]?.reason).toContain(
+    expect(legalLayout(siteOf(1, [plane('p', 600)])).remaining[0]?.reason).toMatch(/tracker|power/);
+    expect(legalLayout(siteOf(1, [plane('p', 600)], { ...T100, dcMaxW: 60_000 })).remaining[0]?.reason).toContain(
       'maximum DC power',
     );
   });
 
   it('lays nothing out while the design temperatures are unknown', () => {
     const site = siteOf(1, [plane('p', 60)]);
-    const layout = layoutStrings({ ...site, survey: { ...SURVEY, coldestC: null } });
+    const layout = legalLayout({ ...site, survey: { ...SURVEY, coldestC: null } });
     expect(layout.strings).toEqual([]);
     expect(layout.missing).toEqual(['lowest design temperature']);
   });
@@ -191,7 +191,7 @@ describe('layout', () => {
   describe('the verifier rejects', () => {
     const good = (() => {
       const site = siteOf(2, [plane('south', 160), plane('west', 80, { azimuthDeg: 270 })]);
-      return withStrings(site, layoutStrings(site).strings);
+      return withStrings(site, legalLayout(site).strings);
     })();
     const first = good.strings[0]!;
     const west = good.strings.find((s) => s.planeId === 'west')!;
@@ -226,13 +226,13 @@ describe('layout', () => {
 
 describe('checks of strings', () => {
   const site = siteOf(2, [plane('south', 320)]);
-  const laid = withStrings(site, layoutStrings(site).strings);
+  const laid = withStrings(site, legalLayout(site).strings);
 
   it('hold on a sound layout', () => {
-    expect(new Set(assessStrings(laid).map((c) => c.verdict))).toEqual(new Set(['holds']));
+    expect(new Set(checksOf('strings', laid).map((c) => c.verdict))).toEqual(new Set(['holds']));
   });
   it('are unknown, never holding, while the cold temperature is missing', () => {
-    const checks = assessStrings({ ...laid, survey: { ...SURVEY, coldestC: null } });
+    const checks = checksOf('strings', { ...laid, survey: { ...SURVEY, coldestC: null } });
     const cold = checks.filter((c) => c.id === 'strings.uoc-cold');
     expect(cold.length).toBe(laid.strings.length);
     expect(cold.every((c) => c.verdict === 'unknown' && c.working[0]?.includes('lowest design temperature'))).toBe(
@@ -241,13 +241,13 @@ describe('checks of strings', () => {
   });
   it('say how far a 19-module string is from its limit: 1071.9 V on 1100 V', () => {
     const long = withStrings(laid, [{ ...laid.strings[0]!, modules: 19 }]);
-    const cold = assessStrings(long).find((c) => c.id === 'strings.uoc-cold');
+    const cold = checksOf('strings', long).find((c) => c.id === 'strings.uoc-cold');
     expect(cold?.value).toBeCloseTo(19 * 56.41395, 3);
     expect(cold?.margin).toBeCloseTo(2.5577, 3);
     expect(cold?.verdict).toBe('holds');
   });
   it('call a string that hangs nowhere unknown', () => {
     const loose = withStringAt(laid, laid.strings[0]!.id, null);
-    expect(assessStrings(loose).find((c) => c.id === 'strings.hung')?.verdict).toBe('unknown');
+    expect(checksOf('strings', loose).find((c) => c.id === 'strings.hung')?.verdict).toBe('unknown');
   });
 });

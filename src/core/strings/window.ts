@@ -1,20 +1,25 @@
+import { z } from 'zod';
 import type { InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
 import { sheetFindings } from '../equipment/moduleType';
 import { fixed } from '../kernel/quantity';
-import type { Plane, SiteDesign, Survey } from '../site/siteDesign';
+import type { ModuleMounting } from '../equipment/moduleMounting';
+import type { Answer } from '../kernel/answer';
+import { known, lacking } from '../kernel/answer';
+import { ceiled, floored } from '../kernel/rounding';
+import type { Plane } from '../site/parts';
+import type { Survey } from '../site/survey';
 import type { ColdMethod, EngineeredCold } from './coldVoltage';
 import { coldModuleV } from './coldVoltage';
-import { legalLimit } from './legalLimit';
+import { dcLimit } from './dcLimit';
 import { maximumPowerV, openCircuitV } from './moduleAt';
 import { hotCellC } from './temperature';
-import type { Mounting } from './temperature';
 
 /** What the length of a string is judged by. Null: nobody has said yet. */
 export interface WindowInputs {
   readonly module: ModuleType;
   readonly inverter: InverterType;
-  readonly mounting: Mounting;
+  readonly mounting: ModuleMounting;
   readonly coldestC: number | null;
   readonly hottestC: number | null;
   readonly dcLegalMaxV: number | null;
@@ -24,31 +29,34 @@ export interface WindowInputs {
   readonly engineered: EngineeredCold;
 }
 
-export interface StringWindow {
-  /** Smallest of inverter, module and legal limit, V, and which one it is. */
-  readonly limitV: number;
-  readonly limitedBy: string;
-  readonly hotCellC: number;
-  readonly uocColdV: number;
-  readonly uocHotV: number;
-  readonly umpHotV: number;
-  readonly umpColdV: number;
-  /** Legal lengths, modules. Empty when max < min. */
-  readonly minModules: number;
-  readonly maxModules: number;
-  /** Lengths that also keep full power, inside the legal ones; null where the sheet gives no full-power range or none fits. */
-  readonly preferred: { readonly min: number; readonly max: number } | null;
-  /** SW03 no length fits, SW04 none keeps full power, SW06 an engineered cold voltage is questioned. */
-  readonly notes: readonly { readonly code: 'SW03' | 'SW04' | 'SW06'; readonly text: string }[];
-  readonly working: readonly string[];
-}
+/** Legal and preferred lengths of a string, with the voltages of one module behind them. */
+export const stringWindowSchema = z
+  .object({
+    limitV: z.number().meta({ unit: 'V', description: 'The DC limit' }),
+    limitedBy: z.string().meta({ description: 'Which of inverter, module, connectors and law it is' }),
+    hotCellC: z.number(),
+    uocColdV: z.number(),
+    uocHotV: z.number(),
+    umpHotV: z.number(),
+    umpColdV: z.number(),
+    minModules: z.number().meta({ description: 'Legal lengths; none where the most is below the least' }),
+    maxModules: z.number(),
+    preferred: z
+      .object({ min: z.number(), max: z.number() })
+      .readonly()
+      .nullable()
+      .meta({ description: 'Lengths that also keep full power; null without a full-power range, or where none fits' }),
+    notes: z
+      .array(z.object({ code: z.enum(['SW03', 'SW04', 'SW06']), text: z.string() }).readonly())
+      .readonly()
+      .meta({
+        description: 'SW03 no length fits, SW04 none keeps full power, SW06 an engineered cold voltage is questioned',
+      }),
+    working: z.array(z.string()).readonly(),
+  })
+  .meta({ id: 'StringWindow' });
+export type StringWindow = Readonly<z.infer<typeof stringWindowSchema>>;
 
-export type WindowAnswer =
-  | { readonly window: StringWindow; readonly missing: readonly [] }
-  | { readonly window: null; readonly missing: readonly string[] };
-
-/** A number that was built to sit on a limit holds: slack of the rounding. */
-const SLACK = 1e-9;
 const v = (x: number) => fixed(x, 2);
 
 /**
@@ -59,54 +67,39 @@ const v = (x: number) => fixed(x, 2);
  * Missing inputs, a start-up or connector voltage the sheet does not give among them, leave no window.
  * Source: IEC 62548-1; NFPA 70 690.7 (recalled).
  */
-export function stringWindow(i: WindowInputs): WindowAnswer {
+export function stringWindow(i: WindowInputs): Answer<StringWindow> {
   const { module: m, inverter: t } = i;
-  const legal = legalLimit(i);
+  const limit = dcLimit({ module: m, inverter: t, survey: i });
   const sheetErrors = sheetFindings(m)
     .filter((f) => f.severity === 'error')
     .map((f) => f.code);
   const missing = [
     ...(i.coldestC === null ? ['lowest design temperature'] : []),
     ...(i.hottestC === null ? ['hot design temperature'] : []),
-    ...(legal === null ? ['legal DC limit, or whether the array is on a building'] : []),
-    ...(t.connectorMaxV === null ? [`connector voltage of ${t.name}`] : []),
+    ...limit.missing,
     ...(t.startV === null ? [`start-up voltage of ${t.name}`] : []),
     ...(sheetErrors.length ? [`a data sheet of ${m.name} without errors (${sheetErrors.join(', ')})`] : []),
   ];
-  if (
-    i.coldestC === null ||
-    i.hottestC === null ||
-    legal === null ||
-    t.connectorMaxV === null ||
-    t.startV === null ||
-    sheetErrors.length
-  ) {
-    return { window: null, missing };
+  if (i.coldestC === null || i.hottestC === null || limit.value === null || t.startV === null || sheetErrors.length) {
+    return lacking(...missing);
   }
   const cold = coldModuleV(m, i.coldestC, i.coldMethod, i.engineered);
-  if (cold.uocColdV === null) return { window: null, missing: [cold.missing] };
+  if (cold.value === null) return lacking(...cold.missing);
   const hotC = hotCellC(i.hottestC, m.nmotC, i.mounting);
-  if (!(i.coldestC < hotC))
-    return { window: null, missing: ['a cold design temperature below the hot cell temperature'] };
+  if (!(i.coldestC < hotC)) return lacking('a cold design temperature below the hot cell temperature');
 
-  const limits = [
-    { by: `${t.name} maximum input voltage`, limitV: t.dcMaxV },
-    { by: `${m.name} system voltage`, limitV: m.systemMaxV },
-    { by: `${t.name} connectors`, limitV: t.connectorMaxV },
-    legal,
-  ];
-  const lowest = limits.reduce((a, b) => (b.limitV < a.limitV ? b : a));
-  const { uocColdV } = cold;
+  const { limitV, by: limitedBy, because } = limit.value;
+  const { uocColdV, caution, working: coldWorking } = cold.value;
   const uocHotV = openCircuitV(m, hotC);
   const umpHotV = maximumPowerV(m, hotC);
   const umpColdV = maximumPowerV(m, i.coldestC);
-  const maxModules = Math.floor(lowest.limitV / uocColdV + SLACK);
-  const byTracking = Math.ceil(t.mpptMinV / umpHotV - SLACK);
-  const byStart = Math.ceil(t.startV / uocHotV - SLACK);
+  const maxModules = floored(limitV / uocColdV);
+  const byTracking = ceiled(t.mpptMinV / umpHotV);
+  const byStart = ceiled(t.startV / uocHotV);
   const minModules = Math.max(1, byTracking, byStart);
   const preferred = preferredLengths(t, umpHotV, umpColdV, minModules, maxModules);
   const notes = [
-    ...(cold.caution ? [{ code: 'SW06' as const, text: cold.caution }] : []),
+    ...(caution ? [{ code: 'SW06' as const, text: caution }] : []),
     ...(maxModules < minModules
       ? [
           {
@@ -124,40 +117,37 @@ export function stringWindow(i: WindowInputs): WindowAnswer {
         ]
       : []),
   ];
-  return {
-    missing: [],
-    window: {
-      limitV: lowest.limitV,
-      limitedBy: lowest.by,
-      hotCellC: hotC,
-      uocColdV,
-      uocHotV,
-      umpHotV,
-      umpColdV,
-      minModules,
-      maxModules,
-      preferred: preferred === 'none' ? null : preferred,
-      notes,
-      working: [
-        `V_lim = min(${limits.map((l) => `${l.limitV} V`).join(', ')}) = ${lowest.limitV} V (${lowest.by})`,
-        cold.working,
-        `n_max = ⌊${lowest.limitV} / ${v(uocColdV)}⌋ = ${maxModules}`,
-        `T_cell,hot = ${fixed(hotC, 2)} °C; U_mp,hot = ${v(umpHotV)} V, U_oc,hot = ${v(uocHotV)} V, U_mp,cold = ${v(umpColdV)} V`,
-        `n_min = max(⌈${t.mpptMinV} / ${v(umpHotV)}⌉, ⌈${t.startV} / ${v(uocHotV)}⌉) = max(${byTracking}, ${byStart}) = ${minModules}`,
-        preferred === null
-          ? 'No full-power range on the data sheet'
-          : preferred === 'none'
-            ? 'No length keeps full power at both ends'
-            : `full power: ${preferred.min} to ${preferred.max}`,
-      ],
-    },
-  };
+  return known({
+    limitV,
+    limitedBy,
+    hotCellC: hotC,
+    uocColdV,
+    uocHotV,
+    umpHotV,
+    umpColdV,
+    minModules,
+    maxModules,
+    preferred: preferred === 'none' ? null : preferred,
+    notes,
+    working: [
+      because,
+      coldWorking,
+      `n_max = ⌊${limitV} / ${v(uocColdV)}⌋ = ${maxModules}`,
+      `T_cell,hot = ${fixed(hotC, 2)} °C; U_mp,hot = ${v(umpHotV)} V, U_oc,hot = ${v(uocHotV)} V, U_mp,cold = ${v(umpColdV)} V`,
+      `n_min = max(⌈${t.mpptMinV} / ${v(umpHotV)}⌉, ⌈${t.startV} / ${v(uocHotV)}⌉) = max(${byTracking}, ${byStart}) = ${minModules}`,
+      preferred === null
+        ? 'No full-power range on the data sheet'
+        : preferred === 'none'
+          ? 'No length keeps full power at both ends'
+          : `full power: ${preferred.min} to ${preferred.max}`,
+    ],
+  });
 }
 
 function preferredLengths(t: InverterType, umpHotV: number, umpColdV: number, minModules: number, maxModules: number) {
   if (t.fullPowerMinV === null || t.fullPowerMaxV === null) return null;
-  const min = Math.max(minModules, Math.ceil(t.fullPowerMinV / umpHotV - SLACK));
-  const max = Math.min(maxModules, Math.floor(Math.min(t.fullPowerMaxV, t.mpptMaxV) / umpColdV + SLACK));
+  const min = Math.max(minModules, ceiled(t.fullPowerMinV / umpHotV));
+  const max = Math.min(maxModules, floored(Math.min(t.fullPowerMaxV, t.mpptMaxV) / umpColdV));
   return min <= max ? { min, max } : ('none' as const);
 }
 
@@ -167,13 +157,8 @@ export function coldReserveK(m: ModuleType, w: StringWindow, modules: number): n
 }
 
 /** What a window on a site rests on: a plane's module on an inverter type, under the survey. */
-export function windowInputs(
-  design: SiteDesign,
-  plane: Plane,
-  module: ModuleType,
-  inverter: InverterType,
-): WindowInputs {
-  const { coldestC, hottestC, dcLegalMaxV, school, building, coldMethod, engineeredDocument } = design.survey;
+export function windowInputs(survey: Survey, plane: Plane, module: ModuleType, inverter: InverterType): WindowInputs {
+  const { coldestC, hottestC, dcLegalMaxV, school, building, coldMethod, engineeredDocument } = survey;
   return {
     module,
     inverter,
@@ -190,12 +175,12 @@ export function windowInputs(
 
 /** The window of a plane's module on an inverter type, under the survey of the site. */
 export function windowOnSite(
-  design: SiteDesign,
+  survey: Survey,
   plane: Plane,
   module: ModuleType,
   inverter: InverterType,
-): WindowAnswer {
-  return stringWindow(windowInputs(design, plane, module, inverter));
+): Answer<StringWindow> {
+  return stringWindow(windowInputs(survey, plane, module, inverter));
 }
 
 /** One thing changed in the inputs, and the longest string that would be legal then. */
@@ -209,8 +194,8 @@ const CLASSES_V = [600, 1000, 1100, 1500, 2000] as const;
 
 /** What the longest legal string would be with the coldest morning 5 K off, by the other method, and in the voltage classes below and above. */
 export function alternatives(i: WindowInputs): Alternative[] {
-  const { window: now } = stringWindow(i);
-  const longest = (over: Partial<WindowInputs>) => stringWindow({ ...i, ...over }).window?.maxModules ?? null;
+  const now = stringWindow(i).value;
+  const longest = (over: Partial<WindowInputs>) => stringWindow({ ...i, ...over }).value?.maxModules ?? null;
   const off = (k: number) =>
     i.coldestC === null
       ? []
@@ -218,7 +203,7 @@ export function alternatives(i: WindowInputs): Alternative[] {
   const other = i.coldMethod === 'table' ? 'coefficient' : 'table';
   const inClass = (limitV: number | undefined) =>
     now && limitV !== undefined
-      ? [{ change: `everything at ${limitV} V`, maxModules: Math.floor(limitV / now.uocColdV + SLACK) }]
+      ? [{ change: `everything at ${limitV} V`, maxModules: floored(limitV / now.uocColdV) }]
       : [];
   return [
     ...off(-5),

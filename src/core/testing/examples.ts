@@ -1,10 +1,15 @@
 import type { InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
-import { blankRun, withChainNumbered, withInverter, withInverterType, withModuleType, withPlane } from '../site/edits';
-import type { DcCable } from '../site/dcSide';
-import { BLANK_DC_CABLE } from '../site/dcSide';
-import type { AcRun, Plane, SiteDesign, Survey } from '../site/siteDesign';
-import { emptyDesign } from '../site/siteDesign';
+import { blankRun } from '../ac/part';
+import { withChainNumbered } from '../links/edits';
+import { withInverter, withInverterType, withModuleType, withPlane } from '../testing/edits';
+import type { DcCable } from '../strings/part';
+import { BLANK_DC_CABLE } from '../strings/part';
+import type { AcRun } from '../ac/part';
+import type { Plane } from '../site/parts';
+import type { SiteDesign } from '../design';
+import type { Survey } from '../site/survey';
+import { emptyDesign } from '../design';
 
 /** Invented equipment and small sites for the tests of core. Nothing in the application reads this. */
 

@@ -1,26 +1,31 @@
-/** One interval of weather, at its middle. */
-export interface WeatherHour {
-  /** Middle of the interval, ms since 1970 UTC. */
-  readonly midMs: number;
-  readonly globalWm2: number;
-  /** Null where the file does not measure it: split from global then. */
-  readonly beamWm2: number | null;
-  readonly diffuseWm2: number | null;
-  readonly ambientC: number;
-}
+import { z } from 'zod';
 
-export interface WeatherYear {
-  readonly label: string;
-  readonly latitudeDeg: number | null;
-  readonly longitudeDeg: number | null;
-  /** Standard time of the file against UTC, h. */
-  readonly utcOffsetH: number;
-  readonly hours: readonly WeatherHour[];
-  /** Coldest hour of the file: of a typical year, not a design temperature. */
-  readonly coldestC: number;
-  /** Things a person should know: hours filled in, columns not there. */
-  readonly notes: readonly string[];
-}
+/** One interval of weather. Light is null where the file does not measure it: split from global then. */
+const weatherHourSchema = z.object({
+  midMs: z.number().meta({ description: 'Middle of the interval, ms since 1970 UTC' }),
+  globalWm2: z.number().min(0).max(1600),
+  beamWm2: z.number().min(0).max(1400).nullable(),
+  diffuseWm2: z.number().min(0).max(1000).nullable(),
+  ambientC: z.number().min(-60).max(60),
+});
+export type WeatherHour = Readonly<z.infer<typeof weatherHourSchema>>;
+
+export const weatherYearSchema = z
+  .object({
+    label: z.string().trim().min(1).max(120),
+    latitudeDeg: z.number().min(-90).max(90).nullable(),
+    longitudeDeg: z.number().min(-180).max(180).nullable(),
+    utcOffsetH: z.number().min(-12).max(14).meta({ description: 'Standard time of the file against UTC, h' }),
+    hours: z.array(weatherHourSchema.readonly()).min(8760).max(8784).readonly(),
+    coldestC: z.number().meta({ description: 'Coldest hour of the file: of a typical year, not a design temperature' }),
+    notes: z
+      .array(z.string().max(400))
+      .max(20)
+      .readonly()
+      .meta({ description: 'Things a person should know: hours filled in, columns not there' }),
+  })
+  .meta({ id: 'WeatherYear' });
+export type WeatherYear = Readonly<z.infer<typeof weatherYearSchema>>;
 
 /** A line of a weather file that cannot be read: its number as an editor shows it, and what is wrong. */
 export interface LineError {

@@ -1,7 +1,4 @@
-import type { z } from 'zod';
-import type { problemSchema } from '$lib/schemas/api';
-
-export type ProblemDocument = z.infer<typeof problemSchema>;
+import type { ProblemDocument } from '$lib/schemas/problem';
 
 /** A call that the server refused, with its reason and the fields it points at. */
 export class ApiProblem extends Error {

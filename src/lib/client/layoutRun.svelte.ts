@@ -1,6 +1,6 @@
-import type { SiteDesign } from '$core/site/siteDesign';
+import type { SiteDesign } from '$core/design';
 import type { Objective } from '$core/strings/layout/objective';
-import type { DesignAnswer } from '$core/strings/layout/solveDesign';
+import type { BestLayoutAnswer } from '$core/strings/layout/bestLayout';
 import type { LongWork } from '$lib/workers/stringsWork';
 import { calledBack, startStringsWork } from '$lib/workers/stringsWork';
 
@@ -14,7 +14,7 @@ export interface LayoutProgress {
 /** One search for a layout in a worker: its progress, its answer, and the way to stop it. */
 export class LayoutRun {
   progress = $state.raw<LayoutProgress | null>(null);
-  answer = $state.raw<DesignAnswer | null>(null);
+  answer = $state.raw<BestLayoutAnswer | null>(null);
   failure = $state<string | null>(null);
   running = $state(false);
   limitS = $state(10);

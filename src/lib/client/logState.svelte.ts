@@ -2,7 +2,7 @@ import { invalidateAll } from '$app/navigation';
 import { v7 as uuidv7 } from 'uuid';
 import type { RecordKind, SiteRecord } from '$core/proving/record';
 import type { Verdict } from '$core/kernel/check';
-import type { ProblemDocument } from './api';
+import type { ProblemDocument } from '$lib/schemas/problem';
 import { ApiProblem, post } from './api';
 import { instrumentInHand, nowWithOffset, signOn } from './signOn.svelte';
 

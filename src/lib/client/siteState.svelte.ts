@@ -1,28 +1,27 @@
+import * as jsonpatch from 'fast-json-patch';
 import { getContext, setContext } from 'svelte';
-import { assessSite } from '$core/assess';
-import type { Assessment } from '$core/assess';
-import type { DesignEdit } from '$core/edit';
-import { applyEdit } from '$core/edit';
+import type { DesignEdit, SiteDesign } from '$core/design';
+import { applyEdit } from '$core/design';
+import type { Assessment } from '$core/design/assess';
+import { assessSite } from '$core/design/assess';
 import type { Check, Verdict } from '$core/kernel/check';
 import { VERDICT_ORDER } from '$core/kernel/check';
 import { Memo } from '$core/kernel/memo';
-import { sharing } from '$core/site/sharing';
-import type { SiteDesign } from '$core/site/siteDesign';
-import type { ProblemDocument } from './api';
+import { reuseUnchanged } from '$core/kernel/reuseUnchanged';
+import type { ProblemDocument } from '$lib/schemas/problem';
+import type { Changed, StoredDesign } from '$lib/schemas/site';
 import { ApiProblem, post } from './api';
-
-/** A design as the server keeps it. */
-export interface Stored {
-  readonly siteId: string;
-  readonly revision: number;
-  readonly design: SiteDesign;
-  readonly canUndo: boolean;
-}
 
 export interface VerdictChange {
   readonly what: string;
   readonly from: Verdict | null;
   readonly to: Verdict | null;
+}
+
+/** A change on its way to the server, with the design as it is once the server has taken it. */
+interface Waiting {
+  readonly edit: DesignEdit;
+  after: SiteDesign;
 }
 
 /** The open site: the design as it is on screen, its assessment, and the way to change it. */
@@ -32,58 +31,109 @@ export class SiteState {
   canUndo = $state(false);
   /** Changes not acknowledged by the server yet. */
   pending = $state(0);
+  /** Why a change was refused; stays until another one is made. */
   trouble = $state.raw<ProblemDocument | null>(null);
   /** What the last change did to checks. */
   changes = $state.raw<readonly VerdictChange[]>([]);
   readonly #memo = new Memo();
   readonly assessment: Assessment = $derived(assessSite(this.design, this.#memo));
   revision = $state(0);
+  /** How what is on screen stands to what the server keeps. */
+  readonly keeping: 'saved' | 'saving' | 'refused' = $derived(
+    this.pending > 0 ? 'saving' : this.trouble ? 'refused' : 'saved',
+  );
+  /** The design as the server has acknowledged it. */
+  #confirmed: SiteDesign;
+  #waiting: Waiting[] = [];
   #queue: Promise<unknown> = Promise.resolve();
 
-  constructor(stored: Stored) {
+  constructor(stored: StoredDesign) {
     this.siteId = stored.siteId;
+    this.#confirmed = stored.design;
     this.take(stored);
   }
 
   /** Shows what the server has, when nothing of ours is on its way. */
-  take(stored: Stored): void {
+  take(stored: StoredDesign): void {
     if (this.pending > 0) return;
-    this.design = sharing(this.design, stored.design);
+    this.#confirmed = this.design = reuseUnchanged(this.design, stored.design);
     this.revision = stored.revision;
     this.canUndo = stored.canUndo;
+    this.trouble = null;
   }
 
-  /** Changes the design: at once on screen, then on the server. A refusal puts the server's design back and is returned. */
+  /** Changes the design: at once on screen, then on the server. A refusal takes it back from the screen and is returned. */
   apply(edit: DesignEdit): Promise<ProblemDocument | null> {
     const before = this.assessment;
+    let after: SiteDesign;
     try {
-      this.design = applyEdit(this.design, edit);
+      after = applyEdit(this.design, edit);
     } catch (cause) {
       if (!(cause instanceof RangeError)) throw cause;
       this.trouble = { type: 'about:blank', title: 'Not possible yet', status: 422, detail: cause.message };
       return Promise.resolve(this.trouble);
     }
+    const own: Waiting = { edit, after };
+    this.design = after;
+    this.#waiting.push(own);
     this.changes = verdictChanges(before, this.assessment);
-    return this.#send('edits', (revision) => ({ revision, edit }));
-  }
-
-  undo(): Promise<ProblemDocument | null> {
-    const before = this.assessment;
-    return this.#send('undo', (revision) => ({ revision })).then((problem) => {
-      this.changes = verdictChanges(before, this.assessment);
+    return this.#send('edits', { edit }, ({ changes }) => {
+      this.#waiting = this.#waiting.filter((w) => w !== own);
+      this.#confirmed = patched(own.after, changes);
+      if (changes.length) this.#replay();
+    }).then((problem) => {
+      if (problem) this.#drop(own);
       return problem;
     });
   }
 
-  #send(what: 'edits' | 'undo', body: (revision: number) => unknown): Promise<ProblemDocument | null> {
+  undo(): Promise<ProblemDocument | null> {
+    const before = this.assessment;
+    return this.#send('undo', {}, ({ changes }) => {
+      this.#confirmed = patched(this.#confirmed, changes);
+      this.#replay();
+      this.changes = verdictChanges(before, this.assessment);
+    });
+  }
+
+  /** Takes a refused change back from the screen; those made after it stay. */
+  #drop(refused: Waiting): void {
+    const before = this.assessment;
+    this.#waiting = this.#waiting.filter((w) => w !== refused);
+    this.#replay();
+    this.changes = verdictChanges(before, this.assessment);
+  }
+
+  /** Shows the acknowledged design with the changes still on their way; one that no longer applies is left to the server to refuse. */
+  #replay(): void {
+    let design = this.#confirmed;
+    for (const waiting of this.#waiting) {
+      try {
+        design = applyEdit(design, waiting.edit);
+      } catch (cause) {
+        if (!(cause instanceof RangeError)) throw cause;
+      }
+      waiting.after = design;
+    }
+    this.design = design;
+  }
+
+  #send(
+    what: 'edits' | 'undo',
+    body: Readonly<Record<string, unknown>>,
+    taken: (answer: Changed) => void,
+  ): Promise<ProblemDocument | null> {
     this.pending += 1;
     this.trouble = null;
     const sent = this.#queue.then(async (): Promise<ProblemDocument | null> => {
       try {
-        const stored = await post<Stored>(`/api/v1/sites/${this.siteId}/${what}`, body(this.revision));
-        this.revision = stored.revision;
-        this.canUndo = stored.canUndo;
-        if (what === 'undo' || this.pending === 1) this.design = sharing(this.design, stored.design);
+        const answer = await post<Changed>(`/api/v1/sites/${this.siteId}/${what}`, {
+          revision: this.revision,
+          ...body,
+        });
+        this.revision = answer.revision;
+        this.canUndo = answer.canUndo;
+        taken(answer);
         return null;
       } catch (cause) {
         if (!(cause instanceof ApiProblem)) throw cause;
@@ -97,6 +147,10 @@ export class SiteState {
     return sent;
   }
 }
+
+/** A design with a patch of the server, keeping the objects it does not touch. */
+const patched = (design: SiteDesign, changes: Changed['changes']): SiteDesign =>
+  changes.length ? reuseUnchanged(design, jsonpatch.applyPatch(design, changes, false, false).newDocument) : design;
 
 /** Checks that stand otherwise than before, worst first. A part keeps its check when it moves; holding ones that come and go are no news. */
 function verdictChanges(before: Assessment, after: Assessment): VerdictChange[] {

@@ -1,14 +1,15 @@
+import { compare } from 'fast-json-patch';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { applyEdit } from '$core/edit';
-import type { DesignEdit } from '$core/edit';
-import { withStrings } from '$core/site/edits';
-import type { SiteDesign } from '$core/site/siteDesign';
-import { layoutStrings } from '$core/strings/layout/lay';
+import { applyEdit } from '$core/design';
+import type { DesignEdit } from '$core/design';
+import { withStrings } from '$core/strings/arrange';
+import type { SiteDesign } from '$core/design';
+import { legalLayout } from '$core/strings/layout/legalLayout';
 import { plane, siteOf } from '$core/testing/examples';
 import { SiteState } from './siteState.svelte';
 
 const bare = siteOf(2, [plane('south', 170), plane('west', 96, { azimuthDeg: 270 })]);
-const design = withStrings(bare, layoutStrings(bare).strings);
+const design = withStrings(bare, legalLayout(bare).strings);
 const first = design.strings[0]!;
 const mixing: DesignEdit = {
   kind: 'hang-string',
@@ -24,10 +25,10 @@ function server(answer?: () => Response) {
     const body = JSON.parse(init.body) as { revision: number; edit?: DesignEdit };
     asked.push({ path, revision: body.revision });
     if (answer) return answer();
-    if (body.edit) stored = applyEdit(stored, body.edit);
-    else stored = structuredClone(design);
+    const before = stored;
+    stored = body.edit ? applyEdit(stored, body.edit) : structuredClone(design);
     revision += 1;
-    return Response.json({ siteId: 's', revision, design: structuredClone(stored), canUndo: true });
+    return Response.json({ revision, canUndo: true, changes: body.edit ? [] : compare(before, stored) });
   });
   return asked;
 }
@@ -76,10 +77,46 @@ describe('the open site', () => {
     const site = open();
     expect(await site.apply({ kind: 'bit-rate', bitRate: 4800 })).toEqual(conflict);
     expect(site.trouble).toEqual(conflict);
+    // Taken back from the screen, and nobody is told that it was kept.
+    expect(site.design).toBe(design);
+    expect([site.keeping, site.revision]).toEqual(['refused', 1]);
     server(() => {
       throw new TypeError('network');
     });
     expect((await site.apply({ kind: 'bit-rate', bitRate: 9600 }))?.title).toBe('No answer');
+    expect([site.design, site.keeping]).toEqual([design, 'refused']);
+  });
+  it('takes back only the change that was refused: those before and after it stay', async () => {
+    let calls = 0;
+    const refused = { type: 'about:blank', title: 'Refused', status: 422, detail: 'no' };
+    vi.stubGlobal('fetch', async () => {
+      calls += 1;
+      return calls === 2
+        ? Response.json(refused, { status: 422 })
+        : Response.json({ revision: calls + 1, canUndo: true, changes: [] });
+    });
+    const site = open();
+    const rename = (label: string) => ({ kind: 'board', board: { ...site.design.board, label } }) as const;
+    const sent = [
+      site.apply({ kind: 'bit-rate', bitRate: 4800 }),
+      site.apply(rename('Never')),
+      site.apply({ kind: 'number-chain' }),
+    ];
+    expect([site.design.board.label, site.keeping]).toEqual(['Never', 'saving']);
+    expect((await Promise.all(sent)).map((p) => p?.title ?? null)).toEqual([null, 'Refused', null]);
+    expect([site.design.chain.bitRate, site.design.board.label]).toEqual([4800, design.board.label]);
+    expect(site.design.chain.devices.every((c) => c.address !== null)).toBe(true);
+    expect([site.keeping, site.trouble?.title]).toEqual(['refused', 'Refused']);
+    await site.apply({ kind: 'bit-rate', bitRate: 9600 });
+    expect([site.keeping, site.trouble]).toEqual(['saved', null]);
+  });
+  it('shows what the server made otherwise', async () => {
+    vi.stubGlobal('fetch', async () =>
+      Response.json({ revision: 2, canUndo: true, changes: [{ op: 'replace', path: '/board/label', value: 'Tidy' }] }),
+    );
+    const site = open();
+    await site.apply({ kind: 'board', board: { ...design.board, label: ' Tidy ' } });
+    expect([site.design.board.label, site.design.planes === design.planes]).toEqual(['Tidy', true]);
   });
   it('refuses at once what core refuses, and sends nothing', async () => {
     const asked = server();

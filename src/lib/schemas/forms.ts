@@ -2,8 +2,12 @@ import { z } from 'zod';
 import type { ModuleType } from '$core/equipment/moduleType';
 import { moduleTypeSchema, sheetFindings } from '$core/equipment/moduleType';
 import { partName } from '$core/kernel/schema';
-import type { ChainDevice, Plane, Position, SiteInverter } from '$core/site/siteDesign';
-import { chainDeviceSchema, planeSchema, positionSchema, siteInverterSchema } from '$core/site/siteDesign';
+import type { ChainDevice } from '$core/links/part';
+import type { Plane, SiteInverter } from '$core/site/parts';
+import type { Position } from '$core/site/position';
+import { chainDeviceSchema } from '$core/links/part';
+import { planeSchema, siteInverterSchema } from '$core/site/parts';
+import { positionSchema } from '$core/site/position';
 
 /** What forms take in people's units and shapes, turned into core's once. */
 

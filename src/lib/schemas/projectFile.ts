@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { recordSchema } from '$core/proving/record';
-import { siteDesignSchema } from '$core/site/siteDesign';
+import { siteDesignSchema } from '$core/design';
 
 /** A whole site in one file: design, releases and record. `docs/formats.md` describes it for other programs. */
 export const PROJECT_FORMAT = 'bolt-yard-project';

@@ -3,6 +3,7 @@ import path from 'node:path';
 import { z } from 'zod';
 import { inverterTypeSchema } from '$core/equipment/inverterType';
 import { moduleTypeSchema } from '$core/equipment/moduleType';
+import type { Context } from './services/context';
 import { listSites } from './services/designs';
 import { importProject, readProject } from './services/projectFile';
 import { putOnShelf, readShelf } from './services/shelf';
@@ -10,13 +11,14 @@ import { putOnShelf, readShelf } from './services/shelf';
 const shelfFile = z.object({ modules: z.array(moduleTypeSchema), inverters: z.array(inverterTypeSchema) });
 
 /** Loads the demo company into an empty database; touches nothing in one that holds a site or a shelf. */
-export async function loadDemo(folder = 'demo'): Promise<boolean> {
-  const shelf = await readShelf();
-  if (shelf.modules.length || shelf.inverters.length || (await listSites()).length) return false;
+export async function loadDemo(context: Context, folder = 'demo'): Promise<boolean> {
+  const shelf = await readShelf(context);
+  if (shelf.modules.length || shelf.inverters.length || (await listSites(context)).length) return false;
   const demo = shelfFile.parse(JSON.parse(await readFile(path.join(folder, 'shelf.json'), 'utf8')));
-  for (const sheet of demo.modules) await putOnShelf('module', sheet);
-  for (const sheet of demo.inverters) await putOnShelf('inverter', sheet);
+  for (const sheet of demo.modules) await putOnShelf(context, 'module', sheet);
+  for (const sheet of demo.inverters) await putOnShelf(context, 'inverter', sheet);
   const projects = (await readdir(folder)).filter((name) => name.endsWith('.project.json'));
-  for (const name of projects.sort()) await importProject(readProject(await readFile(path.join(folder, name), 'utf8')));
+  for (const name of projects.sort())
+    await importProject(context, readProject(await readFile(path.join(folder, name), 'utf8')));
   return true;
 }

@@ -1,12 +1,13 @@
 import { error } from '@sveltejs/kit';
 import { gateKey } from '$core/proving/gates/machine';
 import { Problem } from './problem';
+import type { Context } from './services/context';
 import { readLogbook } from './services/records';
 
 /** The logbook as the field screens read it: plain data, without the frozen designs but the current one. */
-export async function fieldData(siteId: string) {
+export async function fieldData(context: Context, siteId: string) {
   try {
-    const { records, current, progress } = await readLogbook(siteId);
+    const { records, current, progress } = await readLogbook(context, siteId);
     return {
       records,
       current: current && { letter: current.letter, releasedBy: current.releasedBy, design: current.design },

@@ -36,17 +36,21 @@ export function flawsOf(error: z.ZodError): Flaw[] {
   return error.issues.map((issue) => ({ pointer: pointerOf(issue.path), detail: issue.message }));
 }
 
-/** Parses with a schema; what does not fit becomes a 422 with a pointer to each field. */
-export function parsed<T>(schema: z.ZodType<T>, input: unknown, what = 'The input'): T {
-  const result = schema.safeParse(input);
-  if (result.success) return result.data;
-  const errors = flawsOf(result.error);
-  throw new Problem(
+/** What is wrong with an input, as a 422 with a pointer to each field. */
+export function unfit(errors: readonly Flaw[], what: string): Problem {
+  return new Problem(
     422,
     'Not as expected',
     `${what} has ${errors.length} ${errors.length === 1 ? 'error' : 'errors'}. First: ${errors[0]?.pointer || '/'} ${errors[0]?.detail}`,
     errors,
   );
+}
+
+/** Parses with a schema; what does not fit becomes a 422 with a pointer to each field. */
+export function parsed<T>(schema: z.ZodType<T>, input: unknown, what = 'The input'): T {
+  const result = schema.safeParse(input);
+  if (result.success) return result.data;
+  throw unfit(flawsOf(result.error), what);
 }
 
 /** Turns a core guard (RangeError, naming its field first) into a 422. Anything else goes on. */

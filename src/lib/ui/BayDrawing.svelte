@@ -1,5 +1,6 @@
 <script lang="ts">
-  import type { RunResult } from '$core/ac/run';
+  import type { RunResult } from '$core/ac/results';
+  import { lugOf } from '$core/ac/results';
   import type { Check } from '$core/kernel/check';
   import { fixed } from '$core/kernel/quantity';
 
@@ -13,14 +14,14 @@
   ] as const;
   const bay = $derived(result.type.bay);
   const spacing = $derived(bay.studSpacingMm);
-  const palm = $derived(result.lug?.palmWidthMm ?? null);
+  const palm = $derived(lugOf(result)?.palmWidthMm ?? null);
   const conductors = $derived([
     ...PHASES,
     ...(result.type.wiring === '3-wire plus PE' ? [] : [{ name: 'N', colour: '#2a5fb0' }]),
     { name: 'PE', colour: '#3c7a2a' },
   ]);
   const widthMm = $derived((spacing ?? 40) * conductors.length + 10);
-  const cable = $derived(result.diameter?.nominalMm ?? null);
+  const cable = $derived(result.diameter.value?.nominalMm ?? null);
   const x = (i: number) => 5 + (spacing ?? 40) * (i + 0.5);
   const GLAND_Y = 118;
 </script>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { ElementSummary } from '$core/assess';
+  import type { ElementSummary } from '$core/design/assess';
   import type { LineElement } from '$core/kernel/check';
   import { fixed } from '$core/kernel/quantity';
   import VerdictMark from './VerdictMark.svelte';

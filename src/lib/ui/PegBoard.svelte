@@ -1,10 +1,11 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import type { Check } from '$core/kernel/check';
-  import type { Lock } from '$core/site/dcSide';
-  import type { Place, PvString, SiteDesign } from '$core/site/siteDesign';
-  import { placeKey } from '$core/site/siteDesign';
-  import { verdictsOf } from '$core/strings/assess/verdictsOf';
+  import type { Lock } from '$core/strings/part';
+  import type { Place, PvString } from '$core/site/parts';
+  import type { SiteDesign } from '$core/design';
+  import { placeKey } from '$core/site/parts';
+  import { verdictsOf } from '$core/strings/verdictsOf';
   import PegUnit from './PegUnit.svelte';
   import type { UnitView } from './pegs';
   import { unitViews } from './pegs';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { fixed } from '$core/kernel/quantity';
-  import type { Place, PvString } from '$core/site/siteDesign';
+  import type { Place, PvString } from '$core/site/parts';
   import type { UnitView } from './pegs';
   import VerdictMark from './VerdictMark.svelte';
 

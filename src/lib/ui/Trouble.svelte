@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { ProblemDocument } from '$lib/client/api';
+  import type { ProblemDocument } from '$lib/schemas/problem';
 
   let { problem, ondismiss }: { problem: ProblemDocument | null; ondismiss?: () => void } = $props();
 </script>

@@ -2,6 +2,7 @@
   import type { InverterType } from '$core/equipment/inverterType';
   import type { ModuleType } from '$core/equipment/moduleType';
   import { fixed } from '$core/kernel/quantity';
+  import { within } from '$core/kernel/rounding';
   import type { StringWindow } from '$core/strings/window';
 
   let {
@@ -23,7 +24,7 @@
       name: 'open circuit, coldest',
       v: modules * w.uocColdV,
       row: 0,
-      stops: modules * w.uocColdV > w.limitV * (1 + 1e-9),
+      stops: !within(modules * w.uocColdV, w.limitV),
     },
     {
       name: 'open circuit, hottest',

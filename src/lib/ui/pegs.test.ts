@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { assessSite } from '$core/assess';
-import { withStringAt, withStrings } from '$core/site/edits';
-import type { SiteDesign } from '$core/site/siteDesign';
-import { verdictsOf } from '$core/strings/assess/verdictsOf';
-import { layoutStrings } from '$core/strings/layout/lay';
+import { assessSite } from '$core/design/assess';
+import { withStringAt, withStrings } from '$core/strings/arrange';
+import type { SiteDesign } from '$core/design';
+import { verdictsOf } from '$core/strings/verdictsOf';
+import { legalLayout } from '$core/strings/layout/legalLayout';
 import { plane, siteOf } from '$core/testing/examples';
 import { unitViews } from './pegs';
 
 const bare = siteOf(4, [plane('south', 340)]);
-const site = withStrings(bare, layoutStrings(bare).strings);
+const site = withStrings(bare, legalLayout(bare).strings);
 const viewsOf = (d: SiteDesign, before = [] as ReturnType<typeof unitViews>) => {
   const { checks } = assessSite(d);
   const ratios = new Map(checks.filter((c) => c.id === 'strings.dc-ac-ratio').map((c) => [c.subject.id, c.value]));

@@ -1,6 +1,7 @@
 import type { Verdict } from '$core/kernel/check';
 import type { InverterType } from '$core/equipment/inverterType';
-import type { PvString, SiteDesign, SiteInverter } from '$core/site/siteDesign';
+import type { PvString, SiteInverter } from '$core/site/parts';
+import type { SiteDesign } from '$core/design';
 
 /** What one inverter shows on the peg board. The same object as before while nothing on it changed, so that it is not drawn again. */
 export interface UnitView {

@@ -1,20 +1,20 @@
 import highsLoader from 'highs';
 import { describe, expect, it, vi } from 'vitest';
-import type { Lock } from '$core/site/dcSide';
-import { withStrings } from '$core/site/edits';
-import type { SiteDesign } from '$core/site/siteDesign';
+import type { Lock } from '$core/strings/part';
+import { withStrings } from '$core/strings/arrange';
+import type { SiteDesign } from '$core/design';
 import { explainConflict } from '$core/strings/layout/explain';
 import { fleetsFor } from '$core/strings/layout/fleet';
-import { placeStrings } from '$core/strings/layout/place';
+import { assignInputs } from '$core/strings/layout/assignInputs';
 import { layoutProblem } from '$core/strings/layout/problem';
-import { solveDesign } from '$core/strings/layout/solveDesign';
-import { verifyLayout } from '$core/strings/verify';
+import { bestLayout } from '$core/strings/layout/bestLayout';
+import { verifyLayout } from '$core/strings/verifyLayout';
 import { T100, plane, siteOf } from '$core/testing/examples';
 import { highsSolver } from './highsSolver';
 
 vi.setConfig({ testTimeout: 60_000 });
 const solver = highsSolver(await highsLoader());
-const solve = (d: SiteDesign) => solveDesign(d, solver, { timeLimitS: 20, nowS: () => performance.now() / 1000 });
+const solve = (d: SiteDesign) => bestLayout(d, solver, { timeLimitS: 20, nowS: () => performance.now() / 1000 });
 const solved = (d: SiteDesign) => {
   const answer = solve(d);
   if (!answer.layout) throw new Error(JSON.stringify(answer));
@@ -122,7 +122,7 @@ it('hands five strings to two units over 167.2 m: 1 1 1 2 2 (one-dimensional tra
     { plane: 0, unit: 0, modules: 17, strings: 3 },
     { plane: 0, unit: 1, modules: 17, strings: 2 },
   ];
-  const strings = placeStrings(problem!, counts);
+  const strings = assignInputs(problem!, counts);
   expect(strings.map((s) => s.place!.inverterId)).toEqual(['inv-1', 'inv-1', 'inv-1', 'inv-2', 'inv-2']);
   const metres = strings.reduce(
     (sum, s, k) => sum + 2.2 * (Math.abs(2 + 4 * k - (s.place!.inverterId === 'inv-1' ? 0 : 20)) + 10),

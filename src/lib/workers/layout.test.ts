@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, it, vi } from 'vitest';
 import type { MilpSolver } from '$core/kernel/milp';
 import type { LayoutProblem } from '$core/strings/layout/problem';
 import { compareObjectives, objectiveOf } from '$core/strings/layout/objective';
-import { solveLayout } from '$core/strings/layout/solve';
+import { levelSearch } from '$core/strings/layout/levelSearch';
 import { startLayout } from '$core/strings/layout/start';
 import { bruteForce } from '$core/testing/bruteForce';
 import { highsSolver } from './highsSolver';
@@ -14,7 +14,7 @@ beforeAll(async () => {
   solver = highsSolver(await highsLoader());
 });
 const solve = (problem: LayoutProblem, timeLimitS = 20) =>
-  solveLayout(problem, solver, { timeLimitS, nowS: () => performance.now() / 1000 });
+  levelSearch(problem, solver, { timeLimitS, nowS: () => performance.now() / 1000 });
 
 interface Spec {
   readonly planes: readonly (readonly [modules: number, x: number, y: number])[];

@@ -2,13 +2,14 @@ import * as Comlink from 'comlink';
 import highsLoader from 'highs';
 import wasmUrl from 'highs/runtime?url';
 import Papa from 'papaparse';
-import type { SiteDesign } from '$core/site/siteDesign';
+import type { SiteDesign } from '$core/design';
 import type { FleetAnswer } from '$core/strings/layout/fleet';
 import { fleetsFor } from '$core/strings/layout/fleet';
-import type { DesignAnswer } from '$core/strings/layout/solveDesign';
-import { solveDesign } from '$core/strings/layout/solveDesign';
-import type { SolveProgress } from '$core/strings/layout/solve';
-import type { YearAnswer } from '$core/strings/year/yearOfEnergy';
+import type { BestLayoutAnswer } from '$core/strings/layout/bestLayout';
+import { bestLayout } from '$core/strings/layout/bestLayout';
+import type { SearchProgress } from '$core/strings/layout/levelSearch';
+import type { Answer } from '$core/kernel/answer';
+import type { YearResult } from '$core/strings/year/yearResult';
 import { yearOfEnergy } from '$core/strings/year/yearOfEnergy';
 import type { InverterType } from '$core/equipment/inverterType';
 import { readEpw } from '$core/weather/epw';
@@ -22,11 +23,11 @@ const work = {
   async layout(
     design: SiteDesign,
     timeLimitS: number,
-    onProgress: (p: Omit<SolveProgress, 'counts'>) => void,
-  ): Promise<DesignAnswer> {
+    onProgress: (p: Omit<SearchProgress, 'counts'>) => void,
+  ): Promise<BestLayoutAnswer> {
     const highs = await highsLoader({ locateFile: () => wasmUrl });
     let told = -1;
-    return solveDesign(design, highsSolver(highs), {
+    return bestLayout(design, highsSolver(highs), {
       timeLimitS,
       nowS: () => performance.now() / 1000,
       onProgress: ({ counts: _counts, ...p }) => {
@@ -41,7 +42,12 @@ const work = {
     return fleetsFor(design, shelf, ratioWanted);
   },
 
-  year(design: SiteDesign, year: number, weather: WeatherYear | null, onProgress: (share: number) => void): YearAnswer {
+  year(
+    design: SiteDesign,
+    year: number,
+    weather: WeatherYear | null,
+    onProgress: (share: number) => void,
+  ): Answer<YearResult> {
     return yearOfEnergy(design, { year, weather, onMonth: (month) => onProgress(month / 12) });
   },
 

@@ -1,12 +1,15 @@
 <script lang="ts">
-  import { MOUNTING } from '$core/equipment/mounting';
-  import type { Mounting } from '$core/strings/temperature';
+  import { MODULE_MOUNTING } from '$core/equipment/moduleMounting';
+  import type { ModuleMounting } from '$core/equipment/moduleMounting';
   import { fixed } from '$core/kernel/quantity';
-  import { BUILDINGS, COLD_METHODS, DC_CABLE_MODES, DC_SECTIONS_MM2 } from '$core/site/dcSide';
+  import { BUILDINGS, COLD_METHODS } from '$core/site/survey';
+  import { DC_CABLE_MODES, DC_SECTIONS_MM2 } from '$core/conductor/laid';
   import { rearGainOf, trackerCurrents } from '$core/strings/currents';
   import { moduleModel, parametersAt } from '$core/strings/curve/diode';
   import { evenString, trackerCurve, trackerMaximum } from '$core/strings/curve/tracker';
-  import { cableNeedA, dcAmpacityA, homeRunDrop, homeRunOhm } from '$core/strings/dcCable';
+  import { cableNeedA, homeRunDrop } from '$core/strings/homeRun';
+  import { schoolOf } from '$core/conductor/schools';
+  import { homeRunOhm } from '$core/conductor/pvCable';
   import { stringFuse } from '$core/strings/fuses';
   import type { WindowInputs } from '$core/strings/window';
   import { stringWindow } from '$core/strings/window';
@@ -18,7 +21,7 @@
   let { data } = $props();
   let moduleId = $state('');
   let typeId = $state('');
-  let mounting = $state<Mounting>('pitched_gap');
+  let mounting = $state<ModuleMounting>('pitched_gap');
   let school = $state<WindowInputs['school']>('IEC');
   let building = $state<NonNullable<WindowInputs['building']>>('other building');
   const module = $derived(data.shelf.modules.find((m) => m.id === moduleId) ?? data.shelf.modules[0]);
@@ -77,9 +80,12 @@
       : null,
   );
   const mayA = $derived(
-    ambientC !== null && inRange(ambientC, -25, 119) && inRange(together, 1, 20)
-      ? dcAmpacityA(sectionMm2, mode, ambientC, together)
-      : undefined,
+    schoolOf(school).dcAmpacityA({
+      sectionMm2,
+      mode,
+      ambientC: inRange(ambientC, -25, 119) ? ambientC : null,
+      circuitsTogether: inRange(together, 1, 20) ? together : null,
+    }),
   );
   const needA = $derived(
     module && inverter && counted
@@ -129,7 +135,7 @@
     <label
       >Mounting
       <select class={BOX} bind:value={mounting}>
-        {#each Object.entries(MOUNTING) as [key, m] (key)}<option value={key}>{m.words}</option>{/each}
+        {#each Object.entries(MODULE_MOUNTING) as [key, m] (key)}<option value={key}>{m.words}</option>{/each}
       </select></label
     >
     <label
@@ -224,11 +230,12 @@
           0.1 to 1000 m.{/if}
       </p>
       <p>
-        {#if mayA !== undefined && needA !== null}Carries <b class="num">{fixed(mayA, 1)} A</b>; one string needs {A(
+        {#if mayA.value !== null && needA !== null}Carries <b class="num">{fixed(mayA.value, 1)} A</b>; one string needs {A(
             needA,
           )}:
-          <VerdictMark verdict={needA <= mayA ? 'holds' : 'stop'} />{:else}<VerdictMark verdict="unknown" /> Current: give
-          the ambient, −25 to 119 °C, and 1 to 20 circuits.{/if}
+          <VerdictMark verdict={needA <= mayA.value ? 'holds' : 'stop'} />{:else}<VerdictMark verdict="unknown" /> Current:
+          missing
+          {mayA.missing.join(', ') || 'the strings'}.{/if}
       </p>
       <p class="text-sm text-dim">IEC 60228 class 5 tinned; EN 50618 A.3 (recalled). 1 % wanted, 2 % at most.</p>
     </section>

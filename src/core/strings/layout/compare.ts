@@ -1,5 +1,7 @@
-import { placeKey } from '../../site/siteDesign';
-import type { PvString, SiteDesign } from '../../site/siteDesign';
+import { lineOf } from '../../site/line';
+import { placeKey } from '../../site/parts';
+import type { PvString } from '../../site/parts';
+import type { StringsDesign } from '../part';
 
 /** How two layouts of one site differ, unit by unit and string by string. */
 export interface UnitDifference {
@@ -25,29 +27,28 @@ export interface LayoutDifference {
 }
 
 /** What differs between two sets of strings on the planes and inverters of a design. Units and strings that are alike are left out. */
-export function compareLayouts(design: SiteDesign, a: readonly PvString[], b: readonly PvString[]): LayoutDifference {
-  const watts = new Map(
-    design.planes.map((p) => [p.id, design.equipment.modules.find((m) => m.id === p.moduleTypeId)?.pmaxW ?? 0]),
-  );
-  const rated = new Map(design.equipment.inverters.map((t) => [t.id, t.ratedW]));
+export function compareLayouts(
+  design: StringsDesign,
+  a: readonly PvString[],
+  b: readonly PvString[],
+): LayoutDifference {
+  const line = lineOf(design);
   const byUnit = (strings: readonly PvString[]) => {
     const groups = new Map<string, PvString[]>(design.inverters.map((u) => [u.id, []]));
     for (const s of strings) if (s.place) groups.get(s.place.inverterId)?.push(s);
     return groups;
   };
   const [onA, onB] = [byUnit(a), byUnit(b)];
-  const dcW = (strings: readonly PvString[]) =>
-    strings.reduce((sum, s) => sum + s.modules * (watts.get(s.planeId) ?? 0), 0);
+  const dcW = (strings: readonly PvString[]) => strings.reduce((sum, s) => sum + line.stringW(s), 0);
   const used = (strings: readonly PvString[]) => strings.reduce((sum, s) => sum + (s.place ? s.modules : 0), 0);
-  const tags = new Map(design.inverters.map((u) => [u.id, u.tag]));
   const at = (s: PvString) =>
-    s.place ? `${tags.get(s.place.inverterId)}.${s.place.tracker}.${s.place.input}` : 'no input';
+    s.place ? `${line.tag(s.place.inverterId)}.${s.place.tracker}.${s.place.input}` : 'no input';
   const inB = new Map(b.map((s) => [s.id, s]));
   const inA = new Map(a.map((s) => [s.id, s]));
   return {
     units: design.inverters.flatMap((u): UnitDifference[] => {
       const [ofA, ofB] = [onA.get(u.id) ?? [], onB.get(u.id) ?? []];
-      const ratedW = rated.get(u.typeId) ?? 1;
+      const ratedW = line.inverterType(u.typeId)?.ratedW ?? 1;
       const [ratioA, ratioB] = [dcW(ofA) / ratedW, dcW(ofB) / ratedW];
       const same = ofA.length === ofB.length && Math.abs(ratioA - ratioB) < 1e-9;
       return same ? [] : [{ inverterId: u.id, tag: u.tag, stringsA: ofA.length, stringsB: ofB.length, ratioA, ratioB }];

@@ -1,7 +1,8 @@
 import type { MilpSolver } from '../../kernel/milp';
-import type { Lock } from '../../site/dcSide';
-import type { SiteDesign } from '../../site/siteDesign';
-import { cutWords } from './lay';
+import type { Lock } from '../part';
+import type { StringsDesign } from '../part';
+import { lineOf } from '../../site/line';
+import { cutWords } from './legalLayout';
 import type { LayoutProblem, LengthWindow } from './problem';
 import { layoutProblem } from './problem';
 import { layoutProgram } from './program';
@@ -27,7 +28,7 @@ const QUESTION_S = 2;
  * Why a design with every module used has no layout: a deletion filter over named demands. Try without each in turn, and drop it for good
  * while the rest still conflicts; what is left is the smallest set of its kind. Null where there is no conflict, or none could be proved.
  */
-export function explainConflict(design: SiteDesign, solver: MilpSolver): Conflict | null {
+export function explainConflict(design: StringsDesign, solver: MilpSolver): Conflict | null {
   const all: Demand[] = [
     ...LIMITS.map((name) => ({ name })),
     ...design.locks.filter((l) => l.kind !== 'use-all').map((lock) => ({ name: 'lock' as const, lock })),
@@ -52,7 +53,7 @@ export function explainConflict(design: SiteDesign, solver: MilpSolver): Conflic
 }
 
 /** The problem with only these demands in force. */
-function asked(design: SiteDesign, demands: readonly Demand[]): LayoutProblem | null {
+function asked(design: StringsDesign, demands: readonly Demand[]): LayoutProblem | null {
   const has = (name: Limit) => demands.some((d) => d.name === name);
   const locks = demands.flatMap((d) => (d.name === 'lock' ? [d.lock] : []));
   const { problem } = layoutProblem(
@@ -83,7 +84,7 @@ function asked(design: SiteDesign, demands: readonly Demand[]): LayoutProblem | 
   };
 }
 
-function sentenceOf(design: SiteDesign, kept: readonly Demand[]): string {
+function sentenceOf(design: StringsDesign, kept: readonly Demand[]): string {
   const names = new Set(kept.map((d) => d.name));
   const problem = layoutProblem({ ...design, locks: [] }, 'legal').problem;
   const only = (...wanted: string[]) => names.size === wanted.length && wanted.every((w) => names.has(w as Limit));
@@ -101,7 +102,7 @@ function sentenceOf(design: SiteDesign, kept: readonly Demand[]): string {
   return `These demands contradict each other: ${kept.map((d) => wordsOf(design, d)).join('; ')}. Dropping any one of them solves it.`;
 }
 
-function wordsOf(design: SiteDesign, demand: Demand): string {
+function wordsOf(design: StringsDesign, demand: Demand): string {
   if (demand.name === 'lock') return lockWords(design, demand.lock);
   return {
     all_modules: 'every module is used',
@@ -112,7 +113,7 @@ function wordsOf(design: SiteDesign, demand: Demand): string {
   }[demand.name];
 }
 
-function releaseOf(design: SiteDesign, demand: Demand): string {
+function releaseOf(design: StringsDesign, demand: Demand): string {
   if (demand.name === 'lock') return `Take off the lock: ${lockWords(design, demand.lock)}.`;
   return {
     all_modules: 'Leave some modules off, or draw the plane with another count.',
@@ -124,22 +125,21 @@ function releaseOf(design: SiteDesign, demand: Demand): string {
 }
 
 /** A lock as people say it. */
-export function lockWords(design: SiteDesign, lock: Lock): string {
-  const tag = (id: string) => design.inverters.find((u) => u.id === id)?.tag ?? id;
-  const label = (id: string) => design.planes.find((p) => p.id === id)?.label ?? id;
+export function lockWords(design: StringsDesign, lock: Lock): string {
+  const line = lineOf(design);
   switch (lock.kind) {
     case 'string': {
-      const number = design.strings.find((s) => s.id === lock.stringId)?.number ?? lock.stringId;
+      const number = line.string(lock.stringId)?.string.number ?? lock.stringId;
       return `string ${number} ${lock.built ? 'is built and stays' : 'stays where it hangs'}`;
     }
     case 'plane-length':
-      return `${label(lock.planeId)} in strings of ${lock.modules}`;
+      return `${line.plane(lock.planeId)?.plane.label ?? lock.planeId} in strings of ${lock.modules}`;
     case 'plane-inverter':
-      return `${label(lock.planeId)} on ${tag(lock.inverterId)}`;
+      return `${line.plane(lock.planeId)?.plane.label ?? lock.planeId} on ${line.tag(lock.inverterId)}`;
     case 'inverter-empty':
-      return `${tag(lock.inverterId)} stays empty`;
+      return `${line.tag(lock.inverterId)} stays empty`;
     case 'free-trackers':
-      return `${lock.count} trackers of ${tag(lock.inverterId)} stay free`;
+      return `${lock.count} trackers of ${line.tag(lock.inverterId)} stay free`;
     case 'no-doubling':
       return 'one string a tracker';
     case 'max-lengths':

@@ -1,7 +1,10 @@
 import type { InverterType } from '../../equipment/inverterType';
 import { fixed } from '../../kernel/quantity';
-import { withInverter, withInverterType } from '../../site/edits';
-import type { SiteDesign } from '../../site/siteDesign';
+import { withInverterType } from '../../site/edits';
+import { lineOf } from '../../site/line';
+import type { SiteInverter } from '../../site/parts';
+import { RATIO_LEAST_PERCENT, RATIO_MOST_PERCENT } from '../dcAcRatio';
+import type { StringsDesign } from '../part';
 import { objectiveOf } from './objective';
 import { layoutProblem } from './problem';
 import { startLayout } from './start';
@@ -24,8 +27,6 @@ export interface FleetAnswer extends Fleet {
 
 /** DC/AC ratio aimed at when nobody says otherwise (common practice: 1.1 to 1.3 on flat roofs). */
 export const RATIO_WANTED = 1.2;
-const RATIO_LEAST = 0.9;
-const RATIO_MOST = 1.5;
 const MOST_UNITS = 60;
 
 /**
@@ -34,14 +35,11 @@ const MOST_UNITS = 60;
  * wanted one. The three best; empty where no type on the shelf suits.
  */
 export function fleetsFor(
-  design: SiteDesign,
+  design: StringsDesign,
   shelf: readonly InverterType[],
   ratioWanted = RATIO_WANTED,
 ): FleetAnswer[] {
-  const watts = design.planes.reduce((sum, p) => {
-    const module = design.equipment.modules.find((m) => m.id === p.moduleTypeId);
-    return sum + p.moduleCount * (module?.pmaxW ?? 0);
-  }, 0);
+  const watts = lineOf(design).drawnW;
   const suited = shelf.filter((t) => design.survey.lineV !== null && t.nominalLineV === design.survey.lineV);
   if (watts === 0 || suited.length === 0) return [];
   const seen = new Set<string>();
@@ -79,8 +77,8 @@ export function fleetsFor(
         total > 0 &&
         total <= MOST_UNITS &&
         f.units.every((u) => u.count > 0) &&
-        ratio >= RATIO_LEAST &&
-        ratio <= RATIO_MOST
+        100 * ratio >= RATIO_LEAST_PERCENT &&
+        100 * ratio <= RATIO_MOST_PERCENT
       );
     })
     .flatMap((f) => worthOf(design, f, ratioWanted))
@@ -95,29 +93,27 @@ export function fleetsFor(
 
 const unitsOf = (f: Fleet) => f.units.reduce((s, u) => s + u.count, 0);
 
-/** The design with this fleet in the place of its inverters; new units stand nowhere yet. */
-export function withFleet(design: SiteDesign, fleet: Fleet): SiteDesign {
-  let d: SiteDesign = {
-    ...design,
-    inverters: [],
-    runs: [],
+/** The design with this fleet in the place of its inverters; new units stand nowhere yet, under ids that nothing had before. */
+export function withFleet<D extends StringsDesign>(design: D, fleet: Fleet): D {
+  const taken = new Set(design.inverters.map((u) => u.id));
+  const inverters: SiteInverter[] = [];
+  let number = 0;
+  for (const { type, count } of fleet.units)
+    for (let i = 0; i < count; i++) {
+      do number++;
+      while (taken.has(`unit-${number}`));
+      const tag = `INV-${String(inverters.length + 1).padStart(2, '0')}`;
+      inverters.push({ id: `unit-${number}`, tag, typeId: type.id, position: null });
+    }
+  return {
+    ...fleet.units.reduce((d, { type }) => withInverterType(d, type), design),
+    inverters,
     strings: design.strings.map((s) => ({ ...s, place: null })),
     locks: design.locks.filter((l) => !('inverterId' in l) && l.kind !== 'string'),
-    chain: { ...design.chain, devices: design.chain.devices.filter((c) => c.kind !== 'inverter') },
   };
-  let number = 0;
-  for (const { type, count } of fleet.units) {
-    d = withInverterType(d, type);
-    for (let i = 0; i < count; i++) {
-      number += 1;
-      const tag = `INV-${String(number).padStart(2, '0')}`;
-      d = withInverter(d, { id: `unit-${number}`, tag, typeId: type.id, position: null });
-    }
-  }
-  return d;
 }
 
-function worthOf(design: SiteDesign, fleet: Fleet, ratioWanted: number): FleetAnswer[] {
+function worthOf(design: StringsDesign, fleet: Fleet, ratioWanted: number): FleetAnswer[] {
   const hung = withFleet(design, fleet);
   const { problem } = layoutProblem(hung, 'preferred');
   if (!problem) return [];

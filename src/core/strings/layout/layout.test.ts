@@ -1,20 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Lock } from '../../site/dcSide';
-import { withStrings } from '../../site/edits';
-import type { SiteDesign } from '../../site/siteDesign';
-import { placeKey } from '../../site/siteDesign';
+import type { Lock } from '../part';
+import { withStrings } from '../arrange';
+import type { SiteDesign } from '../../design';
+import { placeKey } from '../../site/parts';
 import { T100, plane, siteOf } from '../../testing/examples';
-import { verifyLayout } from '../verify';
+import { verifyLayout } from '../verifyLayout';
 import { cutPlane, leastLeft, stringCounts } from './cut';
 import { lockWords } from './explain';
-import { cutWords, layoutStrings, remainingOf } from './lay';
+import { cutWords, legalLayout, remainingOf } from './legalLayout';
 import { BALANCE_BAND, compareObjectives, objectiveOf, ratiosOf } from './objective';
-import { numberStrings, placeStrings } from './place';
+import { numberStrings, assignInputs } from './assignInputs';
 import type { LayoutProblem } from './problem';
 import { countsFit, layoutProblem } from './problem';
 import { layoutProgram, unusedBound } from './program';
-import { Shuffle } from './shuffle';
+import { ExchangeSearch } from './exchangeSearch';
 import { goodLayout, startLayout } from './start';
 
 const anySite = fc
@@ -114,7 +114,7 @@ describe('the start and the exchanges', () => {
         const { counts } = startLayout(problem);
         // Everything the first unit can be spared from goes back to it: as uneven as the counts allow.
         const before = counts.map((c) => ({ ...c }));
-        const after = new Shuffle(problem, before).evenOut().counts();
+        const after = new ExchangeSearch(problem, before).evenOut().counts();
         const sums = (list: readonly { plane: number; modules: number; strings: number }[]) => {
           const m = new Map<string, number>();
           for (const c of list) m.set(`${c.plane}|${c.modules}`, (m.get(`${c.plane}|${c.modules}`) ?? 0) + c.strings);
@@ -135,7 +135,7 @@ describe('the start and the exchanges', () => {
         const { counts } = startLayout(problem);
         const before = objectiveOf(problem, counts);
         const band = (before.balanceBand + 1) * BALANCE_BAND;
-        const after = objectiveOf(problem, new Shuffle(problem, counts).shorten(band, () => true).counts());
+        const after = objectiveOf(problem, new ExchangeSearch(problem, counts).shorten(band, () => true).counts());
         expect(after.homeRunM).toBeLessThanOrEqual(before.homeRunM + 1e-6);
         expect(after.balanceBand).toBeLessThanOrEqual(before.balanceBand);
         expect(after.unused).toBe(before.unused);
@@ -157,7 +157,7 @@ describe('strings on trackers', () => {
     fc.assert(
       fc.property(anySite, (d) => {
         const problem = problemOf(d);
-        const strings = placeStrings(problem, startLayout(problem).counts);
+        const strings = assignInputs(problem, startLayout(problem).counts);
         expect(verifyLayout(withStrings(d, strings))).toEqual([]);
         expect(new Set(strings.map((s) => placeKey(s.place!))).size).toBe(strings.length);
         const at = new Map(d.inverters.map((u, i) => [u.id, i]));
@@ -174,15 +174,15 @@ describe('strings on trackers', () => {
       fc.property(anySite, (d) => {
         const problem = problemOf(d);
         const { counts } = startLayout(problem);
-        const strings = placeStrings(problem, counts);
-        expect(placeStrings(problem, counts, strings)).toEqual(strings);
+        const strings = assignInputs(problem, counts);
+        expect(assignInputs(problem, counts, strings)).toEqual(strings);
       }),
       runs,
     );
   });
   it('spread before they double: spare trackers go to the fullest group', () => {
     const d = siteOf(1, [plane('a', 17 * 6), plane('b', 17 * 6, { azimuthDeg: 90 })]);
-    const { strings } = layoutStrings(d);
+    const { strings } = legalLayout(d);
     const loads = new Map<number, number>();
     for (const s of strings) loads.set(s.place!.tracker, (loads.get(s.place!.tracker) ?? 0) + 1);
     expect(loads.size).toBe(10);
@@ -190,7 +190,7 @@ describe('strings on trackers', () => {
   });
   it('number along the inputs again on demand, locked ones aside', () => {
     const d = siteOf(2, [plane('a', 17 * 8)]);
-    const { strings } = layoutStrings(d);
+    const { strings } = legalLayout(d);
     const mixed = strings.map((s, i) => ({ ...s, number: 100 - i }));
     const units = d.inverters.map((u) => u.id);
     const sortedBack = (list: typeof mixed) => [...list].sort((a, b) => a.number - b.number).map((s) => s.id);
@@ -265,7 +265,7 @@ describe('locks', () => {
     ]);
   });
   it('are said as people say them', () => {
-    const laid = withStrings(d, layoutStrings(d).strings);
+    const laid = withStrings(d, legalLayout(d).strings);
     const words = (lock: Lock) => lockWords(laid, lock);
     expect(words({ kind: 'string', stringId: laid.strings[0]!.id, built: true })).toBe(
       `string ${laid.strings[0]!.number} is built and stays`,

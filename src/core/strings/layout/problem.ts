@@ -1,9 +1,14 @@
 import type { InverterType } from '../../equipment/inverterType';
 import type { ModuleType } from '../../equipment/moduleType';
-import { classOf, inverterTypesById, modulesById } from '../../site/edits';
-import type { Plane, Position, SiteDesign } from '../../site/siteDesign';
+import { classOf } from '../../site/parts';
+import { ROUNDING, within } from '../../kernel/rounding';
+import { lineOf } from '../../site/line';
+import type { Plane } from '../../site/parts';
+import type { Position } from '../../site/position';
+import type { StringsDesign } from '../part';
 import { trackerCurrents } from '../currents';
-import { HOME_RUN_SLACK, wayM } from '../dcCable';
+import { HOME_RUN_SLACK } from '../homeRun';
+import { wayM } from '../../site/position';
 import { windowOnSite } from '../window';
 
 /** The layout as numbers: what the start, the program and the placing of strings work on. Nothing of the site is left to look up. */
@@ -81,7 +86,7 @@ export type ProblemAnswer =
 /** How many equal strings one tracker bears: its inputs, its currents, and unfused modules unless the strings are fused. 0: not even one. */
 function parallelStrings(module: ModuleType, type: InverterType, plane: Plane, fused: boolean): number {
   const c = trackerCurrents(module, type, plane.mounting, 1);
-  if (type.connectorMaxA !== null && c.inputA > type.connectorMaxA * (1 + 1e-9)) return 0;
+  if (type.connectorMaxA !== null && !within(c.inputA, type.connectorMaxA)) return 0;
   return Math.min(type.inputsPerTracker, c.maxByTracker, fused ? Number.POSITIVE_INFINITY : c.maxUnfused);
 }
 
@@ -89,9 +94,8 @@ function parallelStrings(module: ModuleType, type: InverterType, plane: Plane, f
  * The numbers of a design's layout, with its locks. `preferred` keeps to lengths that hold full power where a unit has any.
  * Names what is missing instead of guessing: with any window unknown there is no layout.
  */
-export function layoutProblem(design: SiteDesign, breadth: Breadth): ProblemAnswer {
-  const modules = modulesById(design);
-  const types = inverterTypesById(design);
+export function layoutProblem(design: StringsDesign, breadth: Breadth): ProblemAnswer {
+  const line = lineOf(design);
   const missing = new Set<string>();
   const locks = design.locks;
   const one = <K extends (typeof locks)[number]['kind']>(kind: K) =>
@@ -101,7 +105,7 @@ export function layoutProblem(design: SiteDesign, breadth: Breadth): ProblemAnsw
 
   const planes = design.planes.filter((p) => p.moduleCount > 0);
   const units = design.inverters.map((inverter): LayoutUnit => {
-    const type = types.get(inverter.typeId);
+    const type = line.inverterType(inverter.typeId);
     const kept = one('free-trackers')
       .filter((l) => l.inverterId === inverter.id)
       .reduce((sum, l) => sum + l.count, 0);
@@ -118,18 +122,18 @@ export function layoutProblem(design: SiteDesign, breadth: Breadth): ProblemAnsw
   });
   const known = new Map<string, LengthWindow | null>();
   const windows = planes.map((plane) => {
-    const module = modules.get(plane.moduleTypeId);
+    const module = line.moduleType(plane.moduleTypeId);
     const only = one('plane-inverter').filter((l) => l.planeId === plane.id);
     const fixed = one('plane-length').find((l) => l.planeId === plane.id)?.modules;
     return design.inverters.map((inverter): LengthWindow | null => {
-      const type = types.get(inverter.typeId);
+      const type = line.inverterType(inverter.typeId);
       if (!module || !type || (only.length > 0 && !only.some((l) => l.inverterId === inverter.id))) return null;
       const key = `${plane.id}|${type.id}`;
       const before = known.get(key);
       if (before !== undefined) return before;
-      const answer = windowOnSite(design, plane, module, type);
+      const answer = windowOnSite(design.survey, plane, module, type);
       answer.missing.forEach((m) => missing.add(m));
-      const w = answer.window;
+      const w = answer.value;
       const lengths =
         w &&
         (breadth === 'preferred'
@@ -181,7 +185,7 @@ export function layoutProblem(design: SiteDesign, breadth: Breadth): ProblemAnsw
         label: p.label,
         classKey: classOf(p),
         modules: p.moduleCount,
-        moduleW: modules.get(p.moduleTypeId)?.pmaxW ?? 0,
+        moduleW: line.moduleType(p.moduleTypeId)?.pmaxW ?? 0,
         position: p.position,
         edgeM: p.edgeM,
       })),
@@ -242,9 +246,9 @@ export function countsFit(problem: LayoutProblem, counts: readonly LayoutCount[]
       const ratio = (watts[i] ?? 0) / u.ratedW;
       return (
         trackers <= u.trackers &&
-        (u.dcMaxW === null || (watts[i] ?? 0) <= u.dcMaxW * (1 + 1e-9)) &&
-        (problem.ratioMax === null || ratio <= problem.ratioMax * (1 + 1e-9)) &&
-        (problem.ratioMin === null || u.empty || ratio >= problem.ratioMin * (1 - 1e-9))
+        (u.dcMaxW === null || within(watts[i] ?? 0, u.dcMaxW)) &&
+        (problem.ratioMax === null || within(ratio, problem.ratioMax)) &&
+        (problem.ratioMin === null || u.empty || ratio >= problem.ratioMin * (1 - ROUNDING))
       );
     }) &&
     problem.frozen.every((f) => counts.some((c) => c.plane === f.plane && c.unit === f.unit && c.modules === f.modules))

@@ -3,7 +3,7 @@ import type { Lengths } from './cut';
 import type { Objective } from './objective';
 import { BALANCE_BAND, compareObjectives, objectiveOf } from './objective';
 import type { LayoutCount, LayoutProblem } from './problem';
-import { Shuffle } from './shuffle';
+import { ExchangeSearch } from './exchangeSearch';
 
 /** One unit while it is being filled: strings by class and length, and the trackers they need. */
 class Filling {
@@ -176,7 +176,7 @@ interface Worth extends Start {
 function startsFrom(problem: LayoutProblem, wanted: readonly (number | undefined)[]): Worth[] {
   return (['one', 'tracker-ful'] as const).map((atOnce) => {
     const { counts, reasons } = fill(problem, atOnce, wanted);
-    const even = new Shuffle(problem, counts).evenOut().counts();
+    const even = new ExchangeSearch(problem, counts).evenOut().counts();
     return { counts: even, reasons, objective: objectiveOf(problem, even) };
   });
 }
@@ -219,7 +219,7 @@ export function goodLayout(problem: LayoutProblem, goOn: () => boolean): Start {
     )
     .filter((s, i) => i === 0 || goOn())
     .map((s): Worth => {
-      const counts = new Shuffle(problem, s.counts)
+      const counts = new ExchangeSearch(problem, s.counts)
         .shorten((s.objective.balanceBand + 1) * BALANCE_BAND, goOn)
         .counts();
       return { ...s, counts, objective: objectiveOf(problem, counts) };

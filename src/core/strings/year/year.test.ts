@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { plane, siteOf, T100 } from '../../testing/examples';
-import type { SiteDesign } from '../../site/siteDesign';
-import { BLANK_DC_CABLE } from '../../site/dcSide';
-import { withStrings } from '../../site/edits';
+import type { SiteDesign } from '../../design';
+import { BLANK_DC_CABLE } from '../part';
+import { withStrings } from '../arrange';
 import { readEpw } from '../../weather/epw';
 import { moduleModel, parametersAt } from '../curve/diode';
 import { sharedMaximum } from '../curve/parallel';
@@ -43,7 +43,7 @@ function siteWith(planes: Parameters<typeof plane>[2][], kwp: number, ratedW: nu
     energy: { ...d.energy, utcOffsetH: 1, clearness, monthlyMeanC: MEAN_C, dailyRangeK: 8, lossPercent: 3 },
   };
 }
-const yearOf = (d: SiteDesign) => yearOfEnergy(d, { year: 2025, weather: null }).result!;
+const yearOf = (d: SiteDesign) => yearOfEnergy(d, { year: 2025, weather: null }).value!;
 const close = (x: number, want: number, relative = 1e-6) =>
   expect(Math.abs(x / want - 1), `${x} against ${want}`).toBeLessThan(relative);
 

@@ -1,156 +1,88 @@
-import { and, eq, getTableColumns, inArray, lt, sql } from 'drizzle-orm';
+import { createHash } from 'node:crypto';
+import { and, eq, getTableColumns, getTableName, inArray, lt, sql } from 'drizzle-orm';
+import type { SQL } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
-import type { SiteDesign } from '$core/site/siteDesign';
+import type { Operation } from 'fast-json-patch';
+import { z } from 'zod';
+import type { SiteDesign } from '$core/design';
+import { siteDesignSchema } from '$core/design';
+import { openDesign } from '$core/design/edition';
+import type { StoredDesign } from '$lib/schemas/site';
 import type { Db, Tx } from './client';
-import {
-  acRun,
-  chainDevice,
-  designHistory,
-  inverter,
-  plane,
-  pvString,
-  site,
-  siteInverterType,
-  siteModuleType,
-} from './schema';
-import { summaryOf } from './summary';
-
-/** A design with the row it stands in. */
-export interface StoredDesign {
-  readonly siteId: string;
-  readonly revision: number;
-  readonly design: SiteDesign;
-  /** Whether there is a change to take back. */
-  readonly canUndo: boolean;
-}
+import type { Row, StoredList } from './partStore';
+import { PART_STORES } from './partStores';
+import { designHistory, designPart, site } from './schema';
 
 /** How many changes can be taken back. */
 const HISTORY_KEPT = 50;
 
-/** Reads a whole design in ten queries, whatever its size. Null where there is no such site. */
+/** What the schema of a design looks like in this program: rows written by it need no second look. */
+const SHAPE = createHash('sha256')
+  .update(JSON.stringify(z.toJSONSchema(siteDesignSchema, { io: 'output', unrepresentable: 'any' })))
+  .digest('hex')
+  .slice(0, 16);
+
+/** Designs opened from rows of another shape: their next write renews every row. */
+const OPENED = new WeakSet<SiteDesign>();
+
+/** `x.first_name` → what the schema calls it. */
+const namesOf = new Map<PgTable, ReadonlyMap<string, string>>();
+function columnNames(table: PgTable): ReadonlyMap<string, string> {
+  const known = namesOf.get(table);
+  if (known) return known;
+  const names = new Map(Object.entries(getTableColumns(table)).map(([name, column]) => [column.name, name]));
+  namesOf.set(table, names);
+  return names;
+}
+const renamed = (table: PgTable, row: Row): Row => {
+  const names = columnNames(table);
+  return Object.fromEntries(Object.entries(row).map(([column, value]) => [names.get(column) ?? column, value]));
+};
+
+/** All rows of a table that belong to the site of the outer query, as one JSON value. */
+const rowsOf = (table: PgTable): SQL =>
+  sql`(select coalesce(json_agg(row_to_json(x) order by x.ord), '[]'::json) from ${table} x where x.site_id = s.id) as ${sql.identifier(getTableName(table))}`;
+
+interface SiteRow {
+  readonly revision: number;
+  readonly edition: number;
+  readonly shape: string;
+  readonly survey: SiteDesign['survey'];
+  readonly board: SiteDesign['board'];
+  readonly parts: readonly { readonly part: string; readonly value: Readonly<Record<string, unknown>> }[];
+  readonly undoable: boolean;
+}
+
+/**
+ * Reads a whole design in one query and so at one moment, whatever its size. Null where there is no such site.
+ * Rows of another shape than this program writes are upgraded, and fields they did not know become "not known".
+ */
 export async function readDesign(db: Db | Tx, siteId: string): Promise<StoredDesign | null> {
-  const [head] = await db.select().from(site).where(eq(site.id, siteId));
-  if (!head) return null;
-  const of = <
-    T extends
-      | typeof plane
-      | typeof inverter
-      | typeof pvString
-      | typeof acRun
-      | typeof chainDevice
-      | typeof siteModuleType
-      | typeof siteInverterType,
-  >(
-    table: T,
-  ) => eq(table.siteId, siteId);
-  const [modules, inverterTypes, planes, inverters, strings, runs, devices, history] = await Promise.all([
-    db.select().from(siteModuleType).where(of(siteModuleType)).orderBy(siteModuleType.ord),
-    db.select().from(siteInverterType).where(of(siteInverterType)).orderBy(siteInverterType.ord),
-    db.select().from(plane).where(of(plane)).orderBy(plane.ord),
-    db.select().from(inverter).where(of(inverter)).orderBy(inverter.ord),
-    db.select().from(pvString).where(of(pvString)).orderBy(pvString.ord),
-    db.select().from(acRun).where(of(acRun)).orderBy(acRun.ord),
-    db.select().from(chainDevice).where(of(chainDevice)).orderBy(chainDevice.ord),
-    db
-      .select({ revision: designHistory.revision })
-      .from(designHistory)
-      .where(eq(designHistory.siteId, siteId))
-      .limit(1),
-  ]);
-  const design: SiteDesign = {
-    schema: 1,
-    survey: head.survey,
-    equipment: { modules: modules.map((m) => m.sheet), inverters: inverterTypes.map((t) => t.sheet) },
-    planes: planes.map(({ siteId: _s, ord: _o, ...p }) => ({
-      ...p,
-      mounting: p.mounting as SiteDesign['planes'][number]['mounting'],
-      position: p.position ?? null,
-    })),
-    inverters: inverters.map(({ siteId: _s, ord: _o, ...i }) => ({ ...i, position: i.position ?? null })),
-    strings: strings.map((s) => ({
-      id: s.id,
-      number: s.number,
-      planeId: s.planeId,
-      modules: s.modules,
-      place:
-        s.inverterId !== null && s.tracker !== null && s.input !== null
-          ? { inverterId: s.inverterId, tracker: s.tracker, input: s.input, branch: s.branch === 2 ? 2 : 1 }
-          : null,
-      start: s.start ?? null,
-      lengthM: s.lengthM,
-    })),
-    dcCable: head.dcCable,
-    locks: head.locks,
-    energy: head.energy,
-    board: head.board,
-    runs: runs.map((r) => ({ inverterId: r.inverterId, ...r.run })),
-    chain: {
-      bitRate: head.chainBitRate as SiteDesign['chain']['bitRate'],
-      devices: devices.map((d) => ({
-        id: d.id,
-        kind: d.kind,
-        label: d.label,
-        inverterId: d.inverterId,
-        address: d.address,
-        terminated: d.terminated,
-        ...d.cable,
-      })),
+  const tables = PART_STORES.flatMap(({ store }) => store.lists.map((l) => l.table));
+  const [row] = await db.execute<Record<string, unknown>>(sql`
+    select s.revision, s.edition, s.shape, s.survey, s.board,
+      (select coalesce(json_agg(row_to_json(p)), '[]'::json) from ${designPart} p where p.site_id = s.id) as parts,
+      exists (select 1 from ${designHistory} h where h.site_id = s.id) as undoable,
+      ${sql.join(tables.map(rowsOf), sql`, `)}
+    from ${site} s where s.id = ${siteId}`);
+  if (!row) return null;
+  const head = row as unknown as SiteRow;
+  const document = PART_STORES.reduce<Record<string, unknown>>(
+    (d, { name, store }) => {
+      const rows = store.lists.map(({ table }) => (row[getTableName(table)] as Row[]).map((r) => renamed(table, r)));
+      return { ...d, ...store.part(rows, head.parts.find((p) => p.part === name)?.value ?? {}) };
     },
-  };
-  return { siteId, revision: head.revision, design, canUndo: history.length > 0 };
+    { schema: head.edition, survey: head.survey, board: head.board },
+  );
+  const design = head.shape === SHAPE ? (document as unknown as SiteDesign) : openDesign(document);
+  if (head.shape !== SHAPE) OPENED.add(design);
+  return { siteId, revision: head.revision, design, canUndo: head.undoable };
 }
 
-/** The rows of a design, table by table, parents first. */
-function rowsOf(siteId: string, d: SiteDesign) {
-  return [
-    {
-      table: siteModuleType,
-      key: 'id',
-      rows: d.equipment.modules.map((sheet, ord) => ({ siteId, id: sheet.id, ord, sheet })),
-    },
-    {
-      table: siteInverterType,
-      key: 'id',
-      rows: d.equipment.inverters.map((sheet, ord) => ({ siteId, id: sheet.id, ord, sheet })),
-    },
-    { table: plane, key: 'id', rows: d.planes.map((p, ord) => ({ siteId, ord, ...p })) },
-    { table: inverter, key: 'id', rows: d.inverters.map((i, ord) => ({ siteId, ord, ...i })) },
-    {
-      table: pvString,
-      key: 'id',
-      rows: d.strings.map(({ place, ...s }, ord) => ({
-        siteId,
-        ord,
-        ...s,
-        inverterId: place?.inverterId ?? null,
-        tracker: place?.tracker ?? null,
-        input: place?.input ?? null,
-        branch: place?.branch ?? null,
-      })),
-    },
-    {
-      table: acRun,
-      key: 'inverterId',
-      rows: d.runs.map(({ inverterId, ...run }, ord) => ({ siteId, inverterId, ord, run })),
-    },
-    {
-      table: chainDevice,
-      key: 'id',
-      rows: d.chain.devices.map(({ unitLoads, position, entryM, hopM, ...c }, ord) => ({
-        siteId,
-        ord,
-        ...c,
-        cable: { unitLoads, position, entryM, hopM },
-      })),
-    },
-  ] as const;
-}
-
-type Row = Readonly<Record<string, unknown>>;
 /** PostgreSQL takes 65535 parameters a statement; the widest row has thirteen. */
 const CHUNK = 2000;
 
-async function upsert(tx: Tx, table: PgTable, key: string, rows: readonly Row[]): Promise<void> {
+async function upsert(tx: Tx, { table, key }: StoredList, rows: readonly Row[]): Promise<void> {
   const columns = getTableColumns(table);
   const set = Object.fromEntries(
     Object.entries(columns)
@@ -166,83 +98,98 @@ async function upsert(tx: Tx, table: PgTable, key: string, rows: readonly Row[])
   }
 }
 
+/** Parts of a list with their places, by their key. A part that is the very same object needs no comparing. */
+function placed(list: StoredList, design: SiteDesign | null) {
+  const parts = design ? (list.list(design) as readonly Record<string, unknown>[]) : [];
+  return new Map(parts.map((part, ord) => [part[list.key] as string, { part, ord }]));
+}
+
+async function writeList(tx: Tx, siteId: string, list: StoredList, before: SiteDesign | null, after: SiteDesign) {
+  const [old, now] = [placed(list, before), placed(list, after)];
+  const renew = before !== null && OPENED.has(before);
+  const changed = [...now].flatMap(([key, { part, ord }]): Row[] => {
+    const was = old.get(key);
+    if (was && !renew && was.part === part && was.ord === ord) return [];
+    const row = list.row(part as never);
+    const same = !renew && was?.ord === ord && JSON.stringify(list.row(was.part as never)) === JSON.stringify(row);
+    return same ? [] : [{ siteId, ord, ...row }];
+  });
+  if (changed.length) await upsert(tx, list, changed);
+  return [...old.keys()].filter((key) => !now.has(key));
+}
+
+async function deleteRows(tx: Tx, siteId: string, { table, key }: StoredList, gone: readonly string[]) {
+  const columns = getTableColumns(table);
+  const [siteColumn, keyColumn] = [columns['siteId'], columns[key]];
+  if (gone.length && siteColumn && keyColumn)
+    await tx.delete(table).where(and(eq(siteColumn, siteId), inArray(keyColumn, [...gone])));
+}
+
 /** Writes what differs between two designs: new and changed rows parents first, gone rows children first. */
-async function writeRows(tx: Tx, siteId: string, before: SiteDesign | null, after: SiteDesign): Promise<void> {
-  const old = new Map(
-    (before ? rowsOf(siteId, before) : []).map(({ table, key, rows }) => [
-      table as PgTable,
-      new Map(rows.map((r: Row) => [r[key] as string, JSON.stringify(r)])),
-    ]),
-  );
-  const tables = rowsOf(siteId, after);
-  for (const { table, key, rows } of tables) {
-    const known = old.get(table);
-    const changed = rows.filter((r: Row) => known?.get(r[key] as string) !== JSON.stringify(r));
-    if (changed.length) await upsert(tx, table, key, changed);
-  }
-  for (const { table, key, rows } of [...tables].reverse()) {
-    const kept = new Set(rows.map((r: Row) => r[key] as string));
-    const gone = [...(old.get(table)?.keys() ?? [])].filter((id) => !kept.has(id));
-    const columns = getTableColumns(table as PgTable);
-    const [siteColumn, keyColumn] = [columns['siteId'], columns[key]];
-    if (gone.length && siteColumn && keyColumn)
-      await tx.delete(table).where(and(eq(siteColumn, siteId), inArray(keyColumn, gone)));
+async function writeParts(tx: Tx, siteId: string, before: SiteDesign | null, after: SiteDesign): Promise<void> {
+  const gone: { list: StoredList; keys: string[] }[] = [];
+  for (const { store } of PART_STORES)
+    for (const list of store.lists)
+      if (!before || OPENED.has(before) || list.list(before) !== list.list(after))
+        gone.unshift({ list, keys: await writeList(tx, siteId, list, before, after) });
+  for (const { list, keys } of gone) await deleteRows(tx, siteId, list, keys);
+  for (const { name, store } of PART_STORES) {
+    const value = store.rest(after);
+    const same = before && !OPENED.has(before) && JSON.stringify(store.rest(before)) === JSON.stringify(value);
+    if (same || Object.keys(value).length === 0) continue;
+    const row = { siteId, part: name, edition: after.schema, value };
+    await tx
+      .insert(designPart)
+      .values(row)
+      .onConflictDoUpdate({ target: [designPart.siteId, designPart.part], set: { edition: row.edition, value } });
   }
 }
+
+const headOf = (design: SiteDesign) => ({
+  name: design.survey.name,
+  survey: design.survey,
+  board: design.board,
+  edition: design.schema,
+  shape: SHAPE,
+});
 
 /** A new site, at revision 1. */
 export async function insertDesign(tx: Tx, siteId: string, design: SiteDesign, revision = 1): Promise<void> {
-  await tx.insert(site).values({
-    id: siteId,
-    name: design.survey.name,
-    revision,
-    survey: design.survey,
-    board: design.board,
-    dcCable: design.dcCable,
-    locks: design.locks,
-    energy: design.energy,
-    chainBitRate: design.chain.bitRate,
-    summary: summaryOf(design),
-  });
-  await writeRows(tx, siteId, null, design);
+  await tx.insert(site).values({ id: siteId, revision, ...headOf(design) });
+  await writeParts(tx, siteId, null, design);
 }
 
 /** Takes the revision of a site for a write; false when somebody else has written since. Holds the row until commit. */
-export async function claimRevision(tx: Tx, siteId: string, expected: number): Promise<boolean> {
+export async function claimRevision(tx: Tx, siteId: string, expected: number, at: Date): Promise<boolean> {
   const taken = await tx
     .update(site)
-    .set({ revision: expected + 1, changedAt: new Date() })
+    .set({ revision: expected + 1, changedAt: at })
     .where(and(eq(site.id, siteId), eq(site.revision, expected)))
     .returning({ id: site.id });
   return taken.length === 1;
 }
 
-/** Writes a changed design under a revision already claimed; keeps what was there before for undo, unless this is an undo. */
-export async function writeDesign(tx: Tx, before: StoredDesign, after: SiteDesign, keep: boolean): Promise<void> {
-  const { siteId } = before;
-  await tx
-    .update(site)
-    .set({
-      name: after.survey.name,
-      survey: after.survey,
-      board: after.board,
-      dcCable: after.dcCable,
-      locks: after.locks,
-      energy: after.energy,
-      chainBitRate: after.chain.bitRate,
-      summary: summaryOf(after),
-    })
-    .where(eq(site.id, siteId));
-  await writeRows(tx, siteId, before.design, after);
-  if (!keep) return;
-  await tx.insert(designHistory).values({ siteId, revision: before.revision, design: before.design });
-  await tx
-    .delete(designHistory)
-    .where(and(eq(designHistory.siteId, siteId), lt(designHistory.revision, before.revision - HISTORY_KEPT)));
+/** Writes a changed design under a revision already claimed. */
+export async function writeDesign(tx: Tx, siteId: string, before: SiteDesign, after: SiteDesign): Promise<void> {
+  if (OPENED.has(before) || before.survey !== after.survey || before.board !== after.board)
+    await tx.update(site).set(headOf(after)).where(eq(site.id, siteId));
+  await writeParts(tx, siteId, before, after);
 }
 
-/** The newest design to go back to, taken off the pile. */
-export async function popHistory(tx: Tx, siteId: string): Promise<SiteDesign | null> {
+/** Keeps the way back from a change; what lies too far back is forgotten. */
+export async function keepWayBack(tx: Tx, siteId: string, revision: number, back: Operation[]): Promise<void> {
+  await tx.insert(designHistory).values({ siteId, revision, back });
+  if (revision % 10 === 0)
+    await tx
+      .delete(designHistory)
+      .where(and(eq(designHistory.siteId, siteId), lt(designHistory.revision, revision - HISTORY_KEPT)));
+}
+
+/** The newest way back, taken off the pile: a patch, or the whole design of an older program's row. */
+export async function popWayBack(
+  tx: Tx,
+  siteId: string,
+): Promise<{ readonly back: Operation[] | null; readonly design: SiteDesign | null } | null> {
   const newest = tx
     .select({ revision: sql`max(${designHistory.revision})` })
     .from(designHistory)
@@ -250,6 +197,16 @@ export async function popHistory(tx: Tx, siteId: string): Promise<SiteDesign | n
   const [row] = await tx
     .delete(designHistory)
     .where(and(eq(designHistory.siteId, siteId), sql`${designHistory.revision} = (${newest})`))
-    .returning({ design: designHistory.design });
-  return row?.design ?? null;
+    .returning({ back: designHistory.back, design: designHistory.design });
+  return row ? { back: row.back, design: row.design === null ? null : openDesign(row.design) } : null;
+}
+
+/** Whether a change is left to take back. */
+export async function hasWayBack(tx: Tx, siteId: string): Promise<boolean> {
+  const [row] = await tx
+    .select({ revision: designHistory.revision })
+    .from(designHistory)
+    .where(eq(designHistory.siteId, siteId))
+    .limit(1);
+  return row !== undefined;
 }

@@ -1,8 +1,6 @@
 import { sql } from 'drizzle-orm';
 import {
-  boolean,
   check,
-  customType,
   doublePrecision,
   foreignKey,
   index,
@@ -10,27 +8,20 @@ import {
   jsonb,
   pgTable,
   primaryKey,
-  smallint,
   text,
   timestamp,
   uuid,
 } from 'drizzle-orm/pg-core';
+import type { Operation } from 'fast-json-patch';
 import type { InverterType } from '$core/equipment/inverterType';
 import type { ModuleType } from '$core/equipment/moduleType';
 import type { SiteRecord } from '$core/proving/record';
-import type { DcCable, EnergyInputs, Lock } from '$core/site/dcSide';
-import type { AcRun, Board, ChainDevice, Position, PvString, SiteDesign, Survey } from '$core/site/siteDesign';
-import { siteDesignSchema } from '$core/site/siteDesign';
-import type { YearResult } from '$core/strings/year/yearOfEnergy';
+import type { Board } from '$core/site/parts';
+import type { Position } from '$core/site/position';
+import type { Survey } from '$core/site/survey';
+import type { YearResult } from '$core/strings/year/yearResult';
 import type { WeatherYear } from '$core/weather/weatherYear';
 import type { SiteSummary } from './summary';
-
-/** A whole design as one value, of any earlier edition of its schema: reading fills in what that edition did not know. */
-const frozenDesign = customType<{ data: SiteDesign; driverData: string }>({
-  dataType: () => 'jsonb',
-  toDriver: (design) => JSON.stringify(design),
-  fromDriver: (stored: unknown) => siteDesignSchema.parse(typeof stored === 'string' ? JSON.parse(stored) : stored),
-});
 
 /**
  * Two kinds of data, never mixed. Design: a site in rows that are edited under its `revision`. Record: entries that are only added.
@@ -57,20 +48,22 @@ export const site = pgTable('site', {
   revision: integer('revision').notNull().default(1),
   survey: jsonb('survey').$type<Survey>().notNull(),
   board: jsonb('board').$type<Board>().notNull(),
-  dcCable: jsonb('dc_cable').$type<DcCable>().notNull(),
-  locks: jsonb('locks').$type<Lock[]>().notNull(),
-  energy: jsonb('energy').$type<EnergyInputs>().notNull(),
-  chainBitRate: integer('chain_bit_rate'),
-  summary: jsonb('summary').$type<SiteSummary>().notNull(),
+  /** Edition of the document these rows were written from, and the shape its schema had then. */
+  edition: integer('edition').notNull().default(1),
+  shape: text('shape').notNull().default(''),
+  /** Derived: made again when the design or the rules moved since. */
+  summary: jsonb('summary').$type<SiteSummary>(),
+  summaryRevision: integer('summary_revision'),
+  summaryRules: text('summary_rules'),
   changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
 });
 
-const siteId = () =>
+export const siteId = () =>
   uuid('site_id')
     .notNull()
     .references(() => site.id, { onDelete: 'cascade' });
 /** Place in the document's list, so that a design reads back in the order in which it was written. */
-const ord = () => integer('ord').notNull();
+export const ord = () => integer('ord').notNull();
 
 export const siteModuleType = pgTable(
   'site_module_type',
@@ -133,91 +126,31 @@ export const inverter = pgTable(
   ],
 );
 
-export const pvString = pgTable(
-  'pv_string',
+/** What a discipline keeps outside tables of its own: a newcomer its whole part, others what no constraint has to guard. */
+export const designPart = pgTable(
+  'design_part',
   {
     siteId: siteId(),
-    id: text('id').notNull(),
-    ord: ord(),
-    number: integer('number').notNull(),
-    planeId: text('plane_id').notNull(),
-    modules: smallint('modules').notNull(),
-    inverterId: text('inverter_id'),
-    tracker: smallint('tracker'),
-    input: smallint('input'),
-    /** 2: the second string of a Y-branch on the input. */
-    branch: smallint('branch'),
-    start: jsonb('start').$type<PvString['start']>(),
-    lengthM: doublePrecision('length_m'),
+    part: text('part').notNull(),
+    edition: integer('edition').notNull(),
+    value: jsonb('value').$type<Record<string, unknown>>().notNull(),
   },
-  (t) => [
-    primaryKey({ columns: [t.siteId, t.id] }),
-    foreignKey({
-      name: 'pv_string_lies_on_a_plane',
-      columns: [t.siteId, t.planeId],
-      foreignColumns: [plane.siteId, plane.id],
-    }),
-    foreignKey({
-      name: 'pv_string_hangs_on_an_inverter',
-      columns: [t.siteId, t.inverterId],
-      foreignColumns: [inverter.siteId, inverter.id],
-    }),
-    check(
-      'pv_string_hangs_wholly_or_not',
-      sql`(${t.inverterId} is null) = (${t.tracker} is null) and (${t.tracker} is null) = (${t.input} is null) and (${t.input} is null) = (${t.branch} is null)`,
-    ),
-    check('pv_string_branch_of_a_y', sql`${t.branch} in (1, 2)`),
-    check('pv_string_has_modules', sql`${t.modules} between 1 and 60`),
-  ],
+  (t) => [primaryKey({ columns: [t.siteId, t.part] })],
 );
 
-export const acRun = pgTable(
-  'ac_run',
-  {
-    siteId: siteId(),
-    inverterId: text('inverter_id').notNull(),
-    ord: ord(),
-    run: jsonb('run').$type<Omit<AcRun, 'inverterId'>>().notNull(),
-  },
-  (t) => [
-    primaryKey({ columns: [t.siteId, t.inverterId] }),
-    foreignKey({
-      name: 'ac_run_starts_at_an_inverter',
-      columns: [t.siteId, t.inverterId],
-      foreignColumns: [inverter.siteId, inverter.id],
-    }),
-  ],
-);
-
-export const chainDevice = pgTable(
-  'chain_device',
-  {
-    siteId: siteId(),
-    id: text('id').notNull(),
-    ord: ord(),
-    kind: text('kind', { enum: ['logger', 'inverter', 'meter'] }).notNull(),
-    label: text('label').notNull(),
-    inverterId: text('inverter_id'),
-    address: smallint('address'),
-    terminated: boolean('terminated').notNull(),
-    cable: jsonb('cable').$type<Pick<ChainDevice, 'unitLoads' | 'position' | 'entryM' | 'hopM'>>().notNull(),
-  },
-  (t) => [
-    primaryKey({ columns: [t.siteId, t.id] }),
-    foreignKey({
-      name: 'chain_device_is_an_inverter',
-      columns: [t.siteId, t.inverterId],
-      foreignColumns: [inverter.siteId, inverter.id],
-    }),
-    check('chain_device_address_in_range', sql`${t.address} between 1 and 247`),
-  ],
-);
-
-/** The design as it was before each change, newest revisions only: what undo goes back to. */
+/** The way back from each change, newest revisions only: a JSON Patch (RFC 6902); rows of an older program hold the whole design. */
 export const designHistory = pgTable(
   'design_history',
-  { siteId: siteId(), revision: integer('revision').notNull(), design: frozenDesign('design').notNull() },
-  (t) => [primaryKey({ columns: [t.siteId, t.revision] })],
+  {
+    siteId: siteId(),
+    revision: integer('revision').notNull(),
+    back: jsonb('back').$type<Operation[]>(),
+    design: jsonb('design').$type<unknown>(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.siteId, t.revision] }),
+    check('design_history_leads_back', sql`(${t.back} is null) <> (${t.design} is null)`),
+  ],
 );
 
 /** The weather file of a site, read into hours. One a site: a new one takes its place. */
@@ -239,6 +172,8 @@ export const energyYear = pgTable(
     weather: text('weather').notNull(),
     year: integer('year').notNull(),
     result: jsonb('result').$type<YearResult>().notNull(),
+    /** Version of the rules it was computed by; another one makes it again. */
+    rules: text('rules').notNull().default(''),
     madeAt: timestamp('made_at', { withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [primaryKey({ columns: [t.siteId, t.revision, t.weather, t.year] })],
@@ -251,7 +186,7 @@ export const release = pgTable(
     siteId: siteId(),
     letter: text('letter').notNull(),
     revision: integer('revision').notNull(),
-    design: frozenDesign('design').notNull(),
+    design: jsonb('design').$type<unknown>().notNull(),
     releasedBy: text('released_by').notNull(),
     releasedAt: timestamp('released_at', { withTimezone: true }).notNull().defaultNow(),
   },

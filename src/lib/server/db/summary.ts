@@ -1,6 +1,8 @@
-import { assessSite } from '$core/assess';
-import type { Check, LineElement, Verdict } from '$core/kernel/check';
-import type { SiteDesign } from '$core/site/siteDesign';
+import type { SiteDesign } from '$core/design';
+import { assessSite } from '$core/design/assess';
+import type { LineElement, Verdict } from '$core/kernel/check';
+import { Memo } from '$core/kernel/memo';
+import { lineOf } from '$core/site/line';
 
 /** What the list of sites shows without opening any of them. */
 export interface SiteSummary {
@@ -18,21 +20,29 @@ export interface SiteSummary {
   }[];
 }
 
-/** Made at every write, so that listing hundreds of sites assesses none. */
-export function summaryOf(design: SiteDesign): SiteSummary {
-  const { line, counts } = assessSite(design);
-  const modulePower = new Map(design.equipment.modules.map((m) => [m.id, m.pmaxW]));
-  const inverterPower = new Map(design.equipment.inverters.map((t) => [t.id, t.ratedW]));
-  const watts = (sum: number, w: number | undefined) => sum + (w ?? 0);
-  const marginOf = (c: Check | null) => c?.margin ?? null;
+/** Answers of the sites summed up last: after a change only what it touched is computed again. */
+const MOST = 8;
+const memos = new Map<string, Memo>();
+function memoOf(siteId: string): Memo {
+  const memo = memos.get(siteId) ?? new Memo();
+  memos.delete(siteId);
+  memos.set(siteId, memo);
+  const [oldest] = memos.keys();
+  if (memos.size > MOST && oldest !== undefined) memos.delete(oldest);
+  return memo;
+}
+
+export function summaryOf(siteId: string, design: SiteDesign): SiteSummary {
+  const { line: elements, counts } = assessSite(design, memoOf(siteId));
+  const line = lineOf(design);
   return {
     place: design.survey.place,
     inverters: design.inverters.length,
     strings: design.strings.length,
     modules: design.planes.reduce((sum, p) => sum + p.moduleCount, 0),
-    acKw: design.inverters.reduce((sum, i) => watts(sum, inverterPower.get(i.typeId)), 0) / 1000,
-    dcKw: design.planes.reduce((sum, p) => sum + p.moduleCount * (modulePower.get(p.moduleTypeId) ?? 0), 0) / 1000,
+    acKw: line.ratedW / 1000,
+    dcKw: line.drawnW / 1000,
     counts,
-    line: line.map((e) => ({ element: e.element, verdict: e.verdict, margin: marginOf(e.smallest) })),
+    line: elements.map(({ element, verdict, smallest }) => ({ element, verdict, margin: smallest?.margin ?? null })),
   };
 }

@@ -1,34 +1,58 @@
-import { asc } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
+import * as jsonpatch from 'fast-json-patch';
+import type { Operation } from 'fast-json-patch';
 import { v7 as uuidv7 } from 'uuid';
-import type { SiteDesign } from '$core/site/siteDesign';
-import { emptyDesign, siteDesignSchema } from '$core/site/siteDesign';
-import { db } from '../db/client';
-import type { StoredDesign } from '../db/designStore';
-import { claimRevision, insertDesign, popHistory, readDesign, writeDesign } from '../db/designStore';
+import type { DesignEdit, SiteDesign } from '$core/design';
+import { applyEdit, emptyDesign, siteDesignSchema } from '$core/design';
+import { checkedChange } from '$core/design/change';
+import { reuseUnchanged } from '$core/kernel/reuseUnchanged';
+import type { Changed, StoredDesign } from '$lib/schemas/site';
+import type { Tx } from '../db/client';
+import { DesignCache } from '../db/designCache';
+import {
+  claimRevision,
+  hasWayBack,
+  insertDesign,
+  keepWayBack,
+  popWayBack,
+  readDesign,
+  writeDesign,
+} from '../db/designStore';
 import { site } from '../db/schema';
-import { Problem, parsed } from '../problem';
+import { Problem, orProblem, parsed, pointerOf, unfit } from '../problem';
+import type { Context } from './context';
+import { freshSummaries, summaryLater } from './summaries';
 
-/** Sites with what the list shows of them, by name. */
-export async function listSites() {
-  return db()
-    .select({ id: site.id, name: site.name, revision: site.revision, changedAt: site.changedAt, summary: site.summary })
+const cache = new DesignCache();
+
+/** Sites with what the list shows of them, by name. Summaries older than the design or the rules are made again first. */
+export async function listSites(context: Context) {
+  const rows = await context.db
+    .select({ id: site.id, name: site.name, revision: site.revision, changedAt: site.changedAt })
     .from(site)
     .orderBy(asc(site.name));
+  const summaries = await freshSummaries(context);
+  return rows.flatMap((row) => {
+    const summary = summaries.get(row.id);
+    return summary ? [{ ...row, summary }] : [];
+  });
 }
 
-export async function loadDesign(siteId: string): Promise<StoredDesign> {
-  const found = isUuid(siteId) ? await readDesign(db(), siteId) : null;
-  if (!found)
-    throw new Problem(404, 'No such site', 'There is no site at this address. Go back to the yard and pick one.');
+export async function loadDesign({ db }: Context, siteId: string): Promise<StoredDesign> {
+  const found = isUuid(siteId) ? await readDesign(db, siteId) : null;
+  if (!found) throw noSite();
   return found;
 }
 
 const isUuid = (id: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(id);
+const noSite = () =>
+  new Problem(404, 'No such site', 'There is no site at this address. Go back to the yard and pick one.');
 
-export async function createSite(name: string): Promise<string> {
+export async function createSite(context: Context, name: string): Promise<string> {
   const design = parsed(siteDesignSchema, emptyDesign(name), 'The new site');
   const siteId = uuidv7();
-  await db().transaction((tx) => insertDesign(tx, siteId, design));
+  await context.db.transaction((tx) => insertDesign(tx, siteId, design));
+  summaryLater(context, siteId, design, 1);
   return siteId;
 }
 
@@ -40,42 +64,71 @@ function conflict(found: number, expected: number): Problem {
   );
 }
 
+/** The design under a revision that is ours until commit; a stale one is a conflict, and nothing is written. */
+async function claimed({ now }: Context, tx: Tx, siteId: string, revision: number): Promise<SiteDesign> {
+  if (!isUuid(siteId)) throw noSite();
+  if (await claimRevision(tx, siteId, revision, now())) {
+    const design = cache.get(siteId, revision) ?? (await readDesign(tx, siteId))?.design;
+    if (design) return design;
+  }
+  const [head] = await tx.select({ revision: site.revision }).from(site).where(eq(site.id, siteId));
+  throw head ? conflict(head.revision, revision) : noSite();
+}
+
+function checked(before: SiteDesign, after: SiteDesign): SiteDesign {
+  const { design, flaws } = checkedChange(before, after);
+  if (design) return design;
+  throw unfit(
+    flaws.map((f) => ({ pointer: pointerOf(f.path), detail: f.message })),
+    'The changed design',
+  );
+}
+
+/** Once the database has taken a change: kept at hand, and summed up for the list when nobody waits. */
+function settled(context: Context, siteId: string, revision: number, design: SiteDesign): void {
+  cache.keep(siteId, revision, design);
+  summaryLater(context, siteId, design, revision);
+}
+
 /**
- * The one way a design changes: under its revision, through an edit of core, past its schema, with the design before kept for undo.
- * A stale revision is a conflict; an edit that would break the design is refused. Either way nothing is written.
+ * The one way a design changes: under its revision, past its schema, with the way back kept for undo.
+ * A stale revision is a conflict; a change that would break the design is refused. Either way nothing is written.
  */
 export async function changeDesign(
+  context: Context,
   siteId: string,
   revision: number,
-  edit: (design: SiteDesign) => SiteDesign,
-): Promise<StoredDesign> {
-  return db().transaction(async (tx) => {
-    const before = await claimed(tx, siteId, revision);
-    const design = parsed(siteDesignSchema, edit(before.design), 'The changed design');
-    await writeDesign(tx, before, design, true);
-    return { siteId, revision: revision + 1, design, canUndo: true };
+  change: (design: SiteDesign) => SiteDesign,
+): Promise<Changed> {
+  const { wanted, stored } = await context.db.transaction(async (tx) => {
+    const before = await claimed(context, tx, siteId, revision);
+    const after = change(before);
+    const design = checked(before, after);
+    await writeDesign(tx, siteId, before, design);
+    await keepWayBack(tx, siteId, revision, jsonpatch.compare(design, before));
+    return { wanted: after, stored: design };
   });
+  settled(context, siteId, revision + 1, stored);
+  return { revision: revision + 1, canUndo: true, changes: jsonpatch.compare(wanted, stored) };
 }
+
+/** Applies an edit of core. What was asked for is what the screen shows already: the answer says only what else changed. */
+export const editDesign = (context: Context, siteId: string, revision: number, edit: DesignEdit): Promise<Changed> =>
+  changeDesign(context, siteId, revision, (design) => orProblem(() => applyEdit(design, edit)));
 
 /** Takes the last change back. The revision goes on counting: an undo is a change too. */
-export async function undoChange(siteId: string, revision: number): Promise<StoredDesign> {
-  return db().transaction(async (tx) => {
-    const before = await claimed(tx, siteId, revision);
-    const design = await popHistory(tx, siteId);
-    if (!design) throw new Problem(409, 'Nothing to undo', 'There is no earlier change of this site to go back to.');
-    await writeDesign(tx, before, design, false);
-    return { siteId, revision: revision + 1, design, canUndo: (await readDesign(tx, siteId))?.canUndo ?? false };
+export async function undoChange(context: Context, siteId: string, revision: number): Promise<Changed> {
+  const done = await context.db.transaction(async (tx) => {
+    const before = await claimed(context, tx, siteId, revision);
+    const way = await popWayBack(tx, siteId);
+    if (!way) throw new Problem(409, 'Nothing to undo', 'There is no earlier change of this site to go back to.');
+    const design = checked(before, way.design ?? wayBack(before, way.back ?? []));
+    await writeDesign(tx, siteId, before, design);
+    return { before, design, canUndo: await hasWayBack(tx, siteId) };
   });
+  settled(context, siteId, revision + 1, done.design);
+  return { revision: revision + 1, canUndo: done.canUndo, changes: jsonpatch.compare(done.before, done.design) };
 }
 
-async function claimed(
-  tx: Parameters<Parameters<ReturnType<typeof db>['transaction']>[0]>[0],
-  siteId: string,
-  revision: number,
-): Promise<StoredDesign> {
-  const taken = isUuid(siteId) && (await claimRevision(tx, siteId, revision));
-  const before = isUuid(siteId) ? await readDesign(tx, siteId) : null;
-  if (!before) throw new Problem(404, 'No such site', 'There is no site at this address.');
-  if (!taken) throw conflict(before.revision, revision);
-  return { ...before, revision };
-}
+const wayBack = (design: SiteDesign, back: Operation[]): SiteDesign =>
+  reuseUnchanged(design, jsonpatch.applyPatch(design, back, false, false).newDocument);

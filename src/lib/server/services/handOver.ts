@@ -1,13 +1,15 @@
-import type { RunResult } from '$core/ac/run';
-import { calculateRuns } from '$core/ac/run';
-import { assessSite } from '$core/assess';
+import type { RunResult } from '$core/ac/results';
+import { runResults } from '$core/ac/results';
+import { assessSite } from '$core/design/assess';
 import type { Check } from '$core/kernel/check';
 import { byUrgency } from '$core/kernel/check';
 import { isClosed } from '$core/proving/gates/machine';
 import type { Judged } from '$core/proving/judge';
 import type { RecordOf, SiteRecord } from '$core/proving/record';
 import { liveRecords } from '$core/proving/record';
-import type { SiteDesign } from '$core/site/siteDesign';
+import type { SiteDesign } from '$core/design';
+import { lineOf } from '$core/site/line';
+import type { Context } from './context';
 import { loadDesign } from './designs';
 import type { ReleasedDesign } from './records';
 import { readLogbook } from './records';
@@ -54,8 +56,9 @@ const isKind =
     r.kind === kind;
 
 /** Everything the hand-over says, from the released design and the live record. */
-export async function handOver(siteId: string): Promise<HandOver> {
-  const [stored, book] = await Promise.all([loadDesign(siteId), readLogbook(siteId)]);
+export async function handOver(context: Context, siteId: string): Promise<HandOver> {
+  const [stored, book] = await Promise.all([loadDesign(context, siteId), readLogbook(context, siteId)]);
+
   const design = book.current?.design ?? stored.design;
   const live = liveRecords(book.records);
   const judged = book.progress?.judged ?? [];
@@ -68,13 +71,12 @@ export async function handOver(siteId: string): Promise<HandOver> {
     .flatMap((j) => j.checks)
     .filter((c) => c.id === 'proving.likeness' || c.id === 'proving.expected-voltage');
   const percents = off.map((c) => 100 * ((c.value ?? 0) / (c.limit ?? 1) - 1));
-  const power = new Map(design.equipment.modules.map((m) => [m.id, m.pmaxW]));
-  const rated = new Map(design.equipment.inverters.map((t) => [t.id, t.ratedW]));
+  const line = lineOf(design);
   return {
     siteId,
     design,
     release: book.current,
-    runs: calculateRuns(design),
+    runs: runResults(design),
     judged,
     openChecks,
     openPoints,
@@ -88,8 +90,8 @@ export async function handOver(siteId: string): Promise<HandOver> {
       onGrid: closedOf('I-ONGRID'),
       strings: design.strings.length,
       stringsProved: gates.filter((g) => g.gate.id === 'D-VOC' && isClosed(g.state)).length,
-      dcKw: design.planes.reduce((sum, p) => sum + p.moduleCount * (power.get(p.moduleTypeId) ?? 0), 0) / 1000,
-      acKw: design.inverters.reduce((sum, i) => sum + (rated.get(i.typeId) ?? 0), 0) / 1000,
+      dcKw: line.drawnW / 1000,
+      acKw: line.ratedW / 1000,
       lowestInsulationMohm: insulation.length ? Math.min(...insulation) : null,
       worstVoltagePercent: percents.length ? percents.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a)) : null,
       openPoints: openPoints.length,

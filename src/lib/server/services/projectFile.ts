@@ -3,25 +3,27 @@ import { v7 as uuidv7 } from 'uuid';
 import { PROJECT_FORMAT, PROJECT_VERSION, projectFileSchema } from '$lib/schemas/projectFile';
 import type { ProjectFile } from '$lib/schemas/projectFile';
 import { inOrder } from '$core/proving/record';
-import { db } from '../db/client';
+import type { Context } from './context';
 import { insertDesign } from '../db/designStore';
 import { release, site, siteRecord } from '../db/schema';
 import { Problem, parsed } from '../problem';
+import { upgraded } from '$core/design/edition';
 import { loadDesign } from './designs';
+import { summaryLater } from './summaries';
 import { readLogbook } from './records';
 
 /** Largest project file taken, bytes: a site of 60 inverters with a full record is under a tenth of it. */
 export const PROJECT_MAX_BYTES = 20 * 1024 * 1024;
 
-export async function exportProject(siteId: string): Promise<ProjectFile> {
-  const { design, revision } = await loadDesign(siteId);
-  const { releases, records } = await readLogbook(siteId);
+export async function exportProject(context: Context, siteId: string): Promise<ProjectFile> {
+  const { design, revision } = await loadDesign(context, siteId);
+  const { releases, records } = await readLogbook(context, siteId);
   return {
     format: PROJECT_FORMAT,
     version: PROJECT_VERSION,
     siteId,
     revision,
-    exportedAt: new Date().toISOString(),
+    exportedAt: context.now().toISOString(),
     design,
     releases: releases.map((r) => ({
       letter: r.letter,
@@ -59,7 +61,21 @@ export function readProject(text: string): ProjectFile {
       [{ pointer: '/version', detail: `at most ${PROJECT_VERSION}` }],
     );
   }
-  return parsed(projectFileSchema, content, 'The project file');
+  return parsed(projectFileSchema, inNewestEdition(content as Document), 'The project file');
+}
+
+type Document = Readonly<Record<string, unknown>>;
+
+/** The designs of a file, the one at hand and the released ones, in the newest edition. */
+function inNewestEdition(file: Document): Document {
+  const { design, releases } = file;
+  const released = (r: unknown) =>
+    typeof r === 'object' && r !== null ? { ...r, design: upgraded((r as Document).design) } : r;
+  return {
+    ...file,
+    design: upgraded(design),
+    ...(Array.isArray(releases) ? { releases: releases.map(released) } : {}),
+  };
 }
 
 function placeOf(text: string, cause: unknown): string {
@@ -70,8 +86,8 @@ function placeOf(text: string, cause: unknown): string {
 }
 
 /** Writes a project as a site of its own, whole or not at all. A site that is here already stays as it is: the file becomes a second one. */
-export async function importProject(file: ProjectFile): Promise<string> {
-  return db().transaction(async (tx) => {
+export async function importProject(context: Context, file: ProjectFile): Promise<string> {
+  const id = await context.db.transaction(async (tx) => {
     const [known] = await tx.select({ id: site.id }).from(site).where(eq(site.id, file.siteId));
     const siteId = known ? uuidv7() : file.siteId;
     await insertDesign(tx, siteId, file.design, file.revision);
@@ -102,6 +118,8 @@ export async function importProject(file: ProjectFile): Promise<string> {
     }
     return siteId;
   });
+  summaryLater(context, id, file.design, file.revision);
+  return id;
 }
 
 /** An entry after the one it corrects, whatever their clocks said. */

@@ -9,9 +9,11 @@ import type { Progress } from '$core/proving/progress';
 import { progressOf } from '$core/proving/progress';
 import type { SiteRecord } from '$core/proving/record';
 import { correctionTrouble, liveRecords, recordSchema } from '$core/proving/record';
-import type { SiteDesign } from '$core/site/siteDesign';
-import type { Tx } from '../db/client';
-import { db } from '../db/client';
+import type { SiteDesign } from '$core/design';
+import type { Db, Tx } from '../db/client';
+import { openDesign } from '$core/design/edition';
+import type { Context } from './context';
+import { todayOf } from './context';
 import { release, siteRecord } from '../db/schema';
 import { Problem, orProblem, parsed } from '../problem';
 import { loadDesign } from './designs';
@@ -32,16 +34,15 @@ export interface Logbook {
   readonly progress: Progress | null;
 }
 
-/** Today on the server's clock, YYYY-MM-DD; the server stands where the office is. */
-export const today = () => new Date().toLocaleDateString('sv-SE');
-
 /** All releases and entries of a site, with what they say together. */
 export async function readLogbook(
+  context: Context,
   siteId: string,
-  on = today(),
-  tx: Tx | ReturnType<typeof db> = db(),
+  on = todayOf(context),
+  tx: Tx | Db = context.db,
 ): Promise<Logbook> {
-  const releases = await tx.select().from(release).where(eq(release.siteId, siteId)).orderBy(asc(release.releasedAt));
+  const frozen = await tx.select().from(release).where(eq(release.siteId, siteId)).orderBy(asc(release.releasedAt));
+  const releases = frozen.map((r) => ({ ...r, design: openDesign(r.design) }));
   const rows = await tx
     .select({ body: siteRecord.body })
     .from(siteRecord)
@@ -71,22 +72,22 @@ const nextLetter = (letters: readonly string[]): string => {
 };
 
 /** Freezes the design as it stands under the next letter. */
-export async function releaseDesign(siteId: string, revision: number, by: string): Promise<string> {
-  const stored = await loadDesign(siteId);
+export async function releaseDesign(context: Context, siteId: string, revision: number, by: string): Promise<string> {
+  const stored = await loadDesign(context, siteId);
   if (stored.revision !== revision)
     throw new Problem(
       409,
       'Changed meanwhile',
       'The design changed since you opened it. Reload, look at it, and release it then.',
     );
-  return db().transaction(async (tx) => {
+  return context.db.transaction(async (tx) => {
     const earlier = await tx
       .select({ letter: release.letter, design: release.design })
       .from(release)
       .where(eq(release.siteId, siteId))
       .orderBy(asc(release.releasedAt))
       .for('update');
-    if (earlier.length && isDeepStrictEqual(earlier.at(-1)?.design, stored.design))
+    if (earlier.length && isDeepStrictEqual(openDesign(earlier.at(-1)?.design), stored.design))
       throw new Problem(409, 'Nothing new to release', `Release ${earlier.at(-1)?.letter} is this very design.`);
     const letter = nextLetter(earlier.map((r) => r.letter));
     await tx.insert(release).values({ siteId, letter, revision, design: stored.design, releasedBy: by });
@@ -113,11 +114,11 @@ export interface Added {
 }
 
 /** Adds one entry. Refused with a reason when the order of gates, the role, or the entry it corrects does not allow it. */
-export async function addRecord(siteId: string, input: unknown): Promise<Added> {
+export async function addRecord(context: Context, siteId: string, input: unknown): Promise<Added> {
   const record = parsed(recordSchema, input, 'The entry');
-  await loadDesign(siteId);
-  return db().transaction(async (tx) => {
-    const book = await readLogbook(siteId, record.doneAt.slice(0, 10), tx);
+  await loadDesign(context, siteId);
+  return context.db.transaction(async (tx) => {
+    const book = await readLogbook(context, siteId, record.doneAt.slice(0, 10), tx);
     const made = book.releases.find((r) => r.letter === record.release)?.design;
     if (!made)
       throw refusal('/release', `There is no release ${record.release} of this site: release the design first.`);
@@ -132,7 +133,7 @@ export async function addRecord(siteId: string, input: unknown): Promise<Added> 
         'An entry with this id but other contents is on record. A correction is a new entry with an id of its own.',
       );
     }
-    refuseUnfit(record, made, book);
+    refuseUnfit(context, record, made, book);
     const judged = verdictOf();
     const added = await tx
       .insert(siteRecord)
@@ -166,13 +167,13 @@ export async function addRecord(siteId: string, input: unknown): Promise<Added> 
 
 const refusal = (pointer: string, detail: string) => new Problem(422, 'Refused', detail, [{ pointer, detail }]);
 
-function refuseUnfit(record: SiteRecord, design: SiteDesign, book: Logbook): void {
+function refuseUnfit({ now }: Context, record: SiteRecord, design: SiteDesign, book: Logbook): void {
   const { subject } = record;
   const exists =
     subject.scope === 'site' ||
     (subject.scope === 'inverter' ? design.inverters : design.strings).some((p) => p.id === subject.id);
   if (!exists) throw refusal('/subject/id', `Release ${record.release} has no ${subject.scope} ${subject.id}.`);
-  if (Date.parse(record.doneAt) > Date.now() + AHEAD_MAX_MS)
+  if (Date.parse(record.doneAt) > now().getTime() + AHEAD_MAX_MS)
     throw refusal('/doneAt', 'The time lies in the future: set the clock of this device.');
   if (ELECTRICIAN_ONLY.has(record.kind) && record.role !== 'electrician')
     throw refusal('/role', 'Only a qualified electrician measures, terminates and energises.');
@@ -225,8 +226,8 @@ function refuseGate(record: Extract<SiteRecord, { kind: 'gate' }>, gates: Readon
 }
 
 /** Letters of a site with who released them, oldest first, without the frozen designs. */
-export async function listReleases(siteId: string) {
-  return db()
+export async function listReleases({ db }: Context, siteId: string) {
+  return db
     .select({
       letter: release.letter,
       revision: release.revision,

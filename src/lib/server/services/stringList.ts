@@ -1,6 +1,6 @@
 import ExcelJS from 'exceljs';
 import Papa from 'papaparse';
-import type { SiteDesign } from '$core/site/siteDesign';
+import type { SiteDesign } from '$core/design';
 import type { ListAnswer } from '$core/strings/stringList';
 import { LIST_COLUMNS, stringRows, stringsFromRows } from '$core/strings/stringList';
 import { Problem } from '../problem';

@@ -1,29 +1,32 @@
+import { sql } from 'drizzle-orm';
 import ExcelJS from 'exceljs';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { withStrings } from '$core/site/edits';
-import type { SiteDesign } from '$core/site/siteDesign';
-import { layoutStrings } from '$core/strings/layout/lay';
+import { withStrings } from '$core/strings/arrange';
+import type { SiteDesign } from '$core/design';
+import { legalLayout } from '$core/strings/layout/legalLayout';
 import { yearOfEnergy } from '$core/strings/year/yearOfEnergy';
 import { plane, siteOf } from '$core/testing/examples';
 import type { WeatherYear } from '$core/weather/weatherYear';
-import { yearResultSchema } from '$lib/schemas/energy';
+import { yearResultSchema } from '$core/strings/year/yearResult';
 import { migrate } from '../db/client';
 import { Problem } from '../problem';
+import { localContext } from './context';
 import { changeDesign, createSite, loadDesign, undoChange } from './designs';
 import { newestYear, readWeather, writeWeather, writeYear } from './energy';
 import { listAsCsv, listAsXlsx, readList } from './stringList';
 
 beforeAll(() => migrate(process.env.DATABASE_URL ?? ''));
 
+const context = localContext();
 const bare = siteOf(2, [plane('south', 170, { edgeM: 30 }), plane('west', 96, { azimuthDeg: 270 })]);
 const design: SiteDesign = {
-  ...withStrings(bare, layoutStrings(bare).strings),
+  ...withStrings(bare, legalLayout(bare).strings),
   survey: { ...bare.survey, latitudeDeg: 48, longitudeDeg: 11 },
   energy: { ...bare.energy, monthlyMeanC: [0, 1, 5, 9, 14, 17, 19, 18, 14, 9, 4, 1] },
 };
 async function stored(d: SiteDesign = design): Promise<string> {
-  const siteId = await createSite('strings');
-  await changeDesign(siteId, 1, () => d);
+  const siteId = await createSite(context, 'strings');
+  await changeDesign(context, siteId, 1, () => d);
   return siteId;
 }
 const weather = (label: string): WeatherYear => ({
@@ -58,32 +61,36 @@ describe('locks, cable and Y-branches in the database', () => {
       ],
     };
     const siteId = await stored(full);
-    expect((await loadDesign(siteId)).design).toEqual(full);
-    await changeDesign(siteId, 2, (d) => ({ ...d, locks: [] }));
-    expect((await undoChange(siteId, 3)).design).toEqual(full);
+    expect((await loadDesign(context, siteId)).design).toEqual(full);
+    await changeDesign(context, siteId, 2, (d) => ({ ...d, locks: [] }));
+    await undoChange(context, siteId, 3);
+    expect((await loadDesign(context, siteId)).design).toEqual(full);
   });
 });
 
 describe('weather and years', () => {
   it('are kept by site, one weather at a time, and forgotten on demand', async () => {
     const siteId = await stored();
-    const first = await writeWeather(siteId, weather('one'));
-    const second = await writeWeather(siteId, weather('two'));
+    const first = await writeWeather(context, siteId, weather('one'));
+    const second = await writeWeather(context, siteId, weather('two'));
     expect(first.fingerprint).not.toBe(second.fingerprint);
-    expect((await readWeather(siteId))?.weather.label).toBe('two');
-    await writeWeather(siteId, null);
-    expect(await readWeather(siteId)).toBeNull();
+    expect((await readWeather(context, siteId))?.weather.label).toBe('two');
+    await writeWeather(context, siteId, null);
+    expect(await readWeather(context, siteId)).toBeNull();
   });
   it('are filed under the revision they were computed from, and a stale one is a conflict', async () => {
     const siteId = await stored();
-    const { result } = yearOfEnergy(design, { year: 2025, weather: null });
+    const { value: result } = yearOfEnergy(design, { year: 2025, weather: null });
     const made = { revision: 2, year: 2025, weather: 'clear sky', result: yearResultSchema.parse(result) };
-    await writeYear(siteId, made);
-    await writeYear(siteId, made);
-    expect(await newestYear(siteId)).toEqual(made);
-    await changeDesign(siteId, 2, (d) => ({ ...d, locks: [{ kind: 'use-all' }] }));
-    await expect(writeYear(siteId, made)).rejects.toMatchObject({ status: 409 });
-    expect((await newestYear(siteId))?.revision).toBe(2);
+    await writeYear(context, siteId, made);
+    await writeYear(context, siteId, made);
+    expect(await newestYear(context, siteId)).toEqual(made);
+    await changeDesign(context, siteId, 2, (d) => ({ ...d, locks: [{ kind: 'use-all' }] }));
+    await expect(writeYear(context, siteId, made)).rejects.toMatchObject({ status: 409 });
+    expect((await newestYear(context, siteId))?.revision).toBe(2);
+    // Made by other rules it is made again, not shown.
+    await context.db.execute(sql`update energy_year set rules = 'of before' where site_id = ${siteId}`);
+    expect(await newestYear(context, siteId)).toBeNull();
   });
 });
 

@@ -2,15 +2,11 @@ import type { ChildProcess } from 'node:child_process';
 import { readFile } from 'node:fs/promises';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { M575, SURVEY, T100, plane, runOf, siteOf } from '$core/testing/examples';
-import {
-  assessmentSchema,
-  checksResponse,
-  layoutResponse,
-  problemSchema,
-  stringTestResponse,
-  verdictResponse,
-  windowResponse,
-} from '$lib/schemas/api';
+import { acCalculations } from '$core/ac/calculations';
+import { assessmentSchema } from '$core/design/calculations';
+import { provingCalculations } from '$core/proving/calculations';
+import { stringsCalculations } from '$core/strings/calculations';
+import { problemSchema } from '$lib/schemas/problem';
 import { freePort } from '../../../../scripts/cluster.mjs';
 import { startServer } from '../../../../scripts/server.mjs';
 
@@ -44,7 +40,7 @@ describe('calculations', () => {
       mounting: 'pitched_gap',
       ...temperatures,
     });
-    expect(windowResponse.parse(body).window).toMatchObject({
+    expect(stringsCalculations['string-window'].output.parse(body).window).toMatchObject({
       minModules: 6,
       maxModules: 19,
       preferred: { min: 15, max: 17 },
@@ -52,17 +48,18 @@ describe('calculations', () => {
   });
   it('lay a design out legally', async () => {
     const { body } = await calculate('layout', { design: siteOf(2, [plane('south', 160)]) });
-    const layout = layoutResponse.parse(body);
+    const layout = stringsCalculations.layout.output.parse(body);
     expect(layout.violations).toEqual([]);
     expect(layout.strings.length).toBeGreaterThan(0);
   });
   it('judge a run, a chain, a whole design', async () => {
     expect(
-      checksResponse.parse((await calculate('ac-run', { run: runOf('inv-1'), inverter: T100, survey: SURVEY })).body)
-        .verdict,
+      acCalculations['ac-run'].output.parse(
+        (await calculate('ac-run', { run: runOf('inv-1'), inverter: T100, survey: SURVEY })).body,
+      ).verdict,
     ).toBe('holds');
     expect(
-      checksResponse.parse((await calculate('chain', { design: siteOf(2, []) })).body).checks.length,
+      acCalculations['ac-run'].output.parse((await calculate('chain', { design: siteOf(2, []) })).body).checks.length,
     ).toBeGreaterThan(0);
     expect(
       assessmentSchema.parse((await calculate('assessment', { design: siteOf(1, [plane('p', 30)]) })).body).line.length,
@@ -81,12 +78,12 @@ describe('calculations', () => {
       sistersV: [],
       otherModules: null,
     };
-    expect(stringTestResponse.parse((await calculate('string-test', test)).body)).toMatchObject({
+    expect(provingCalculations['string-test'].output.parse((await calculate('string-test', test)).body)).toMatchObject({
       verdict: 'stop',
       causes: expect.arrayContaining([expect.objectContaining({ cause: 'minus1' })]),
     });
     expect(
-      verdictResponse.parse(
+      provingCalculations.insulation.output.parse(
         (
           await calculate('insulation', {
             stringUocStcV: 850,
@@ -100,7 +97,7 @@ describe('calculations', () => {
       ).verdict,
     ).toBe('holds');
     expect(
-      verdictResponse.parse(
+      provingCalculations.insulation.output.parse(
         (
           await calculate('ac-voltages', {
             gridCode: 'IEEE 1547 enter service',

@@ -1,11 +1,13 @@
 import type { ChildProcess } from 'node:child_process';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { withStrings } from '$core/site/edits';
-import { layoutStrings } from '$core/strings/layout/lay';
+import { withStrings } from '$core/strings/arrange';
+import { legalLayout } from '$core/strings/layout/legalLayout';
 import { yearOfEnergy } from '$core/strings/year/yearOfEnergy';
 import { M575, plane, siteOf } from '$core/testing/examples';
-import { fuseResponse, homeRunResponse, problemSchema, stringListResponse, trackerResponse } from '$lib/schemas/api';
-import { newestYearResponse } from '$lib/schemas/energy';
+import { problemSchema } from '$lib/schemas/problem';
+import { stringListSchema } from '$lib/schemas/site';
+import { stringsCalculations } from '$core/strings/calculations';
+import { newestYearSchema } from '$lib/schemas/energy';
 import { freePort } from '../../../../scripts/cluster.mjs';
 import { startServer } from '../../../../scripts/server.mjs';
 
@@ -34,12 +36,18 @@ describe('calculations of the string side', () => {
   it('give a fuse of 25 A for three strings, and none for two', async () => {
     const ask = (strings: number) =>
       calculate('string-fuse', { module: M575, mounting: 'pitched_gap', strings, school: 'IEC' });
-    expect(fuseResponse.parse((await ask(3)).body)).toMatchObject({ needed: true, ratingA: 25 });
-    expect(fuseResponse.parse((await ask(2)).body)).toMatchObject({ needed: false, maxUnfused: 2 });
+    expect(stringsCalculations['string-fuse'].output.parse((await ask(3)).body)).toMatchObject({
+      needed: true,
+      ratingA: 25,
+    });
+    expect(stringsCalculations['string-fuse'].output.parse((await ask(2)).body)).toMatchObject({
+      needed: false,
+      maxUnfused: 2,
+    });
   });
   it('give the drop of 55 m of 6 mm²: 0.752807 %', async () => {
     const { body } = await calculate('dc-home-run', { module: M575, modules: 18, lengthM: 55, sectionMm2: 6 });
-    expect(homeRunResponse.parse(body).dropPercent).toBeCloseTo(0.752807, 6);
+    expect(stringsCalculations['dc-home-run'].output.parse(body).dropPercent).toBeCloseTo(0.752807, 6);
   });
   it('give what east beside west loses: 0.30495 %', async () => {
     const string = (irradianceWm2: number, cellC: number) => ({ module: M575, modules: 18, irradianceWm2, cellC });
@@ -48,7 +56,7 @@ describe('calculations of the string side', () => {
       mpptMaxV: 1000,
       strings: [string(820, 48.575), string(430, 37.3625)],
     });
-    expect(trackerResponse.parse(body).lossPercent).toBeCloseTo(0.30495, 4);
+    expect(stringsCalculations['tracker-curve'].output.parse(body).lossPercent).toBeCloseTo(0.30495, 4);
   });
   it.each([
     ['string-fuse', { module: M575, mounting: 'attic', strings: 2, school: 'IEC' }, '/mounting'],
@@ -89,7 +97,7 @@ describe('calculations of the string side', () => {
 describe('lists, weather and years of a site', () => {
   const bare = siteOf(2, [plane('south', 170)]);
   const design = {
-    ...withStrings(bare, layoutStrings(bare).strings),
+    ...withStrings(bare, legalLayout(bare).strings),
     survey: { ...bare.survey, latitudeDeg: 48, longitudeDeg: 11 },
     energy: { ...bare.energy, monthlyMeanC: [0, 1, 5, 9, 14, 17, 19, 18, 14, 9, 4, 1] },
   };
@@ -112,7 +120,7 @@ describe('lists, weather and years of a site', () => {
     const csv = 'string,plane,modules,inverter,tracker,input\n1,south,17,INV-01,1,1\n';
     const { status, body } = await send(`/api/v1/sites/${site}/string-list`, csv, 'application/octet-stream');
     expect(status).toBe(200);
-    expect(stringListResponse.parse(body).strings).toHaveLength(1);
+    expect(stringListSchema.parse(body).strings).toHaveLength(1);
     const project = (await (await fetch(`${at}/api/v1/sites/${site}/project`)).json()) as { design: typeof design };
     expect(project.design.strings).toHaveLength(design.strings.length);
   });
@@ -123,11 +131,11 @@ describe('lists, weather and years of a site', () => {
     expect(pointers(body)).toEqual(['/rows/2/plane', '/rows/3/modules']);
   });
   it('a year is filed under its revision; another revision is a conflict, a broken one is pointed at', async () => {
-    const { result } = yearOfEnergy(design, { year: 2025, weather: null });
+    const { value: result } = yearOfEnergy(design, { year: 2025, weather: null });
     const made = { revision: 1, year: 2025, weather: 'clear sky', result };
     expect((await send(`/api/v1/sites/${site}/energy`, made)).status).toBe(200);
     const newest = await (await fetch(`${at}/api/v1/sites/${site}/energy`)).json();
-    expect(newestYearResponse.parse(newest).newest?.result.acKwh).toBeCloseTo(result!.acKwh, 6);
+    expect(newestYearSchema.parse(newest).newest?.result.acKwh).toBeCloseTo(result!.acKwh, 6);
     expect((await send(`/api/v1/sites/${site}/energy`, { ...made, revision: 9 })).status).toBe(409);
     const broken = await send(`/api/v1/sites/${site}/energy`, { ...made, result: { ...result, monthlyKwh: [1] } });
     expect(pointers(broken.body)).toEqual(['/result/monthlyKwh']);

@@ -5,7 +5,7 @@
   import { defaults, setError, superForm } from 'sveltekit-superforms';
   import { zod4 } from 'sveltekit-superforms/adapters';
   import type { z } from 'zod';
-  import type { ProblemDocument } from '$lib/client/api';
+  import type { ProblemDocument } from '$lib/schemas/problem';
   import FieldInput from './FieldInput.svelte';
   import { fieldsOf } from './fields';
 

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { inverterSheetSchema } from '$core/equipment/inverterType';
-import { dcCableSchema } from '$core/site/dcSide';
-import { acRunSchema, planeSchema, surveySchema } from '$core/site/siteDesign';
+import { dcCableSchema } from '$core/strings/part';
+import { acRunSchema } from '$core/ac/part';
+import { planeSchema } from '$core/site/parts';
+import { surveySchema } from '$core/site/survey';
 import { fieldsOf } from './fields';
 
 const field = (schema: Parameters<typeof fieldsOf>[0], path: string) => fieldsOf(schema, [path])[0]!;

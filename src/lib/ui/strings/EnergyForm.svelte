@@ -1,9 +1,9 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
   import { untrack } from 'svelte';
-  import { energyInputsSchema } from '$core/site/dcSide';
-  import type { EnergyInputs } from '$core/site/dcSide';
-  import type { ProblemDocument } from '$lib/client/api';
+  import { energyInputsSchema } from '$core/strings/part';
+  import type { EnergyInputs } from '$core/strings/part';
+  import type { ProblemDocument } from '$lib/schemas/problem';
 
   let { value, save }: { value: EnergyInputs; save: (inputs: EnergyInputs) => Promise<ProblemDocument | null> } =
     $props();

@@ -3,7 +3,7 @@
   import { onDestroy } from 'svelte';
   import type { InverterType } from '$core/equipment/inverterType';
   import { fixed } from '$core/kernel/quantity';
-  import type { SiteDesign } from '$core/site/siteDesign';
+  import type { SiteDesign } from '$core/design';
   import type { FleetAnswer } from '$core/strings/layout/fleet';
   import { useSite } from '$lib/client/siteState.svelte';
   import type { LongWork } from '$lib/workers/stringsWork';

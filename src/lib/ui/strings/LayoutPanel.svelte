@@ -3,7 +3,7 @@
   import { onDestroy } from 'svelte';
   import type { InverterType } from '$core/equipment/inverterType';
   import { fixed } from '$core/kernel/quantity';
-  import type { Lock } from '$core/site/dcSide';
+  import type { Lock } from '$core/strings/part';
   import { compareLayouts } from '$core/strings/layout/compare';
   import { lockWords } from '$core/strings/layout/explain';
   import { LEVELS } from '$core/strings/layout/objective';

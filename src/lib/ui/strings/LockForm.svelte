@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { Lock } from '$core/site/dcSide';
-  import type { SiteDesign } from '$core/site/siteDesign';
+  import type { Lock } from '$core/strings/part';
+  import type { SiteDesign } from '$core/design';
 
   let { design, onlock }: { design: SiteDesign; onlock: (lock: Lock) => void } = $props();
 

@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { InverterType } from '$core/equipment/inverterType';
   import type { ModuleType } from '$core/equipment/moduleType';
-  import type { WindowAnswer, WindowInputs } from '$core/strings/window';
+  import type { Answer } from '$core/kernel/answer';
+  import type { StringWindow, WindowInputs } from '$core/strings/window';
   import { alternatives } from '$core/strings/window';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import VoltageScale from '$lib/ui/VoltageScale.svelte';
@@ -14,7 +15,7 @@
     modules,
     fixHref,
   }: {
-    answer: WindowAnswer;
+    answer: Answer<StringWindow>;
     inputs: WindowInputs;
     inverter: InverterType;
     module: ModuleType;
@@ -22,7 +23,7 @@
     /** Where missing inputs are entered. */
     fixHref?: string;
   } = $props();
-  const others = $derived(answer.window ? alternatives(inputs) : []);
+  const others = $derived(answer.value ? alternatives(inputs) : []);
   const METHODS = {
     coefficient: 'coefficient of the sheet',
     table: 'correction table',
@@ -30,13 +31,13 @@
   } as const;
 </script>
 
-{#if !answer.window}
+{#if !answer.value}
   <p class="mt-2">
     <VerdictMark verdict="unknown" /> Missing: {answer.missing.join(', ')}.
     {#if fixHref}Enter it on the <a class="underline" href={fixHref}>survey</a>, or on the sheet of the shelf.{/if}
   </p>
 {:else}
-  {@const w = answer.window}
+  {@const w = answer.value}
   <p class="mt-1">
     Legal <b class="num">{w.minModules} to {w.maxModules}</b> modules{w.preferred ? '' : '.'}{#if w.preferred}, full
       power with <b class="num">{w.preferred.min} to {w.preferred.max}</b>.{/if}

@@ -3,7 +3,7 @@
   import { invalidateAll } from '$app/navigation';
   import { page } from '$app/state';
   import { Button } from 'flowbite-svelte';
-  import type { ProblemDocument } from '$lib/client/api';
+  import type { ProblemDocument } from '$lib/schemas/problem';
   import { ApiProblem, post } from '$lib/client/api';
   import { signOn } from '$lib/client/signOn.svelte';
   import { SiteState, provideSite } from '$lib/client/siteState.svelte';
@@ -27,6 +27,7 @@
     ['energise', 'Energise'],
     ['handover', 'Hand-over'],
   ] as const;
+  const KEEPING = { saved: 'saved', saving: 'saving …', refused: 'last change not saved' } as const;
   const here = $derived(page.url.pathname.split('/')[3] ?? '');
   const released = $derived(data.releases.at(-1));
   let stages = $state<HTMLElement>();
@@ -59,7 +60,9 @@
   <p class="text-sm text-dim">
     revision <span class="num">{site.revision}</span> ·
     {released ? `released ${released.letter} (revision ${released.revision})` : 'not released yet'} ·
-    <span aria-live="polite">{site.pending ? 'saving …' : 'saved'}</span>
+    <span aria-live="polite" class={site.keeping === 'refused' ? 'font-semibold text-stop' : ''}
+      >{KEEPING[site.keeping]}</span
+    >
   </p>
   <div class="no-print ml-auto flex gap-2">
     <Button size="xs" color="alternative" disabled={!site.canUndo || site.pending > 0} onclick={() => site.undo()}

@@ -1,8 +1,11 @@
-import { createRequest } from '$lib/schemas/api';
+import { createRequest } from '$lib/schemas/site';
 import { answer, bodyJson } from '$lib/server/api/answer';
 import { parsed } from '$lib/server/problem';
 import { createSite } from '$lib/server/services/designs';
 import type { RequestHandler } from './$types';
 
-export const POST: RequestHandler = ({ request }) =>
-  answer(async () => ({ siteId: await createSite(parsed(createRequest, await bodyJson(request)).name) }), 201);
+export const POST: RequestHandler = ({ request, locals }) =>
+  answer(
+    async () => ({ siteId: await createSite(locals.context, parsed(createRequest, await bodyJson(request)).name) }),
+    201,
+  );

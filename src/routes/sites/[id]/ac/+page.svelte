@@ -1,11 +1,14 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
-  import { arrangementsFor } from '$core/ac/ampacity';
-  import { calculateRuns } from '$core/ac/run';
+  import type { RunResult } from '$core/ac/results';
+  import { lugOf, runResults } from '$core/ac/results';
+  import { ARRANGEMENTS_IN_AIR, SPACINGS_IN_GROUND } from '$core/conductor/laid';
   import { worstOf } from '$core/kernel/check';
   import { fixed, formatQuantity } from '$core/kernel/quantity';
-  import { acRunSchema, boardSchema } from '$core/site/siteDesign';
-  import type { AcRun, Board } from '$core/site/siteDesign';
+  import { acRunSchema } from '$core/ac/part';
+  import { boardSchema } from '$core/site/parts';
+  import type { AcRun } from '$core/ac/part';
+  import type { Board } from '$core/site/parts';
   import { useSite } from '$lib/client/siteState.svelte';
   import BayDrawing from '$lib/ui/BayDrawing.svelte';
   import Caution from '$lib/ui/Caution.svelte';
@@ -16,7 +19,7 @@
 
   const site = useSite();
   const design = $derived(site.design);
-  const results = $derived(calculateRuns(design));
+  const results = $derived(runResults(design));
   const checks = $derived(site.assessment.checks.filter((c) => c.id.startsWith('ac.')));
   let picked = $state('');
   const result = $derived(results.find((r) => r.inverter.id === picked) ?? results[0]);
@@ -57,6 +60,15 @@
     },
     { title: 'Measured on the parts in hand', paths: ['cableDiameterMm', 'palmWidthMm', 'palmThicknessMm'] },
   ];
+  /** The arrangements of the method by the site's school; where that has no table yet, all there are. */
+  const arrangements = $derived.by(() => {
+    const own = result?.school.arrangements(result.run.method) ?? [];
+    return own.length ? own : [...ARRANGEMENTS_IN_AIR, ...SPACINGS_IN_GROUND];
+  });
+  const lugWords = (r: RunResult) => {
+    const lug = lugOf(r);
+    return lug ? `${lug.sectionMm2}-M${lug.studM}` : '–';
+  };
   const names = (values: readonly string[]) => values.map((value) => ({ value, name: value }));
 
   /** Copies what is alike along the tray from the run on screen to all others; lengths and measured parts stay their own. */
@@ -117,7 +129,7 @@
                     onclick={() => (picked = r.inverter.id)}>{r.inverter.tag}</button
                   ></th
                 >
-                <td class="num">{fixed(r.design.currentA, 1)} A</td><td class="num"
+                <td class="num">{fixed(r.designCurrent.currentA, 1)} A</td><td class="num"
                   >{formatQuantity(r.run.breakerA, 'A')}</td
                 >
                 <td class="num whitespace-nowrap"
@@ -126,10 +138,12 @@
                     : `${r.run.parallel > 1 ? `${r.run.parallel} × ` : ''}${r.run.sectionMm2} mm² ${r.run.metal}`}</td
                 >
                 <td class="num">{formatQuantity(r.run.lengthM, 'm')}</td><td class="num"
-                  >{formatQuantity(r.ampacity.ampacity?.izA, 'A')}</td
+                  >{formatQuantity(r.ampacity.value?.izA, 'A')}</td
                 >
-                <td class="num">{formatQuantity(r.risePercent, '%')}</td><td class="num">{r.run.peMm2 ?? '–'} mm²</td>
-                <td class="num whitespace-nowrap">{r.lug ? `${r.lug.sectionMm2}-M${r.lug.studM}` : '–'}</td>
+                <td class="num">{formatQuantity(r.rise.value?.percent, '%')}</td><td class="num"
+                  >{r.run.peMm2 ?? '–'} mm²</td
+                >
+                <td class="num whitespace-nowrap">{lugWords(r)}</td>
                 <td class="num whitespace-nowrap">{r.torque ? `${r.torque.lowNm}–${r.torque.highNm} N·m` : '–'}</td>
                 <td><VerdictMark verdict={verdictOf(r.inverter.id)} /></td>
               </tr>
@@ -152,7 +166,7 @@
             groups={GROUPS}
             prefix="run-{result.inverter.id}"
             label="Save the run"
-            choices={{ arrangement: names(arrangementsFor(result.run.method)) }}
+            choices={{ arrangement: names(arrangements) }}
             save={(value) =>
               site.apply({
                 kind: 'run',

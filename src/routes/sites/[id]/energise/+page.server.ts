@@ -1,4 +1,4 @@
 import { fieldData } from '$lib/server/pages';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ params }) => fieldData(params.id);
+export const load: PageServerLoad = ({ params, locals }) => fieldData(locals.context, params.id);

@@ -2,9 +2,9 @@
   import { Button } from 'flowbite-svelte';
   import { dragHandle, dragHandleZone } from 'svelte-dnd-action';
   import { fixed } from '$core/kernel/quantity';
-  import { chainHops, chainLengthM } from '$core/links/chain';
-  import { BIT_RATES } from '$core/site/siteDesign';
-  import type { ChainDevice } from '$core/site/siteDesign';
+  import { linksResults } from '$core/links/results';
+  import { BIT_RATES } from '$core/links/part';
+  import type { ChainDevice } from '$core/links/part';
   import { useSite } from '$lib/client/siteState.svelte';
   import { chainDeviceForm, chainDeviceFromForm, chainDeviceToForm, halfPlace } from '$lib/schemas/forms';
   import Caution from '$lib/ui/Caution.svelte';
@@ -16,8 +16,8 @@
   const site = useSite();
   const design = $derived(site.design);
   const checks = $derived(site.assessment.checks.filter((c) => c.subject.element === 'chain'));
-  const length = $derived(chainLengthM(design));
-  const hops = $derived(new Map(chainHops(design).map((h) => [h.to.id, h.cableM])));
+  const chain = $derived(linksResults(design));
+  const hops = $derived(new Map(chain.hops.map((h) => [h.to.id, h.cableM])));
   const addressVerdict = $derived(
     new Map(checks.filter((c) => c.id === 'links.address').map((c) => [c.subject.id, c.verdict])),
   );
@@ -95,7 +95,9 @@
         >
         <Button size="xs" color="alternative" onclick={() => add('logger')}>Add a logger</Button>
         <Button size="xs" color="alternative" onclick={() => add('meter')}>Add a meter</Button>
-        <p class="num ml-auto">{length.missing.length ? 'length unknown' : `${fixed(length.lengthM, 1)} m of cable`}</p>
+        <p class="num ml-auto">
+          {chain.lengthM.value === null ? 'length unknown' : `${fixed(chain.lengthM.value, 1)} m of cable`}
+        </p>
       </header>
       <p aria-live="polite" class="sr-only">{said}</p>
       {#if devices.length === 0}

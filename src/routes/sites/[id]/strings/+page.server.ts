@@ -1,4 +1,4 @@
 import { readShelf } from '$lib/server/services/shelf';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async () => ({ shelf: await readShelf() });
+export const load: PageServerLoad = async ({ locals }) => ({ shelf: await readShelf(locals.context) });

@@ -1,12 +1,12 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
   import { untrack } from 'svelte';
-  import { dcCableSchema } from '$core/site/dcSide';
-  import type { DcCable } from '$core/site/dcSide';
-  import type { PvString } from '$core/site/siteDesign';
-  import { layoutStrings } from '$core/strings/layout/lay';
-  import type { Violation } from '$core/strings/verify';
-  import { verifyLayout } from '$core/strings/verify';
+  import { dcCableSchema } from '$core/strings/part';
+  import type { DcCable } from '$core/strings/part';
+  import type { PvString } from '$core/site/parts';
+  import { legalLayout } from '$core/strings/layout/legalLayout';
+  import type { Violation } from '$core/strings/verifyLayout';
+  import { verifyLayout } from '$core/strings/verifyLayout';
   import { stringWindow, windowInputs } from '$core/strings/window';
   import { useSite } from '$lib/client/siteState.svelte';
   import Caution from '$lib/ui/Caution.svelte';
@@ -44,12 +44,12 @@
   const plane = $derived(design.planes.find((p) => p.id === planeId) ?? design.planes[0]);
   const inverter = $derived(design.equipment.inverters.find((t) => t.id === typeId) ?? design.equipment.inverters[0]);
   const module = $derived(design.equipment.modules.find((m) => m.id === plane?.moduleTypeId));
-  const inputs = $derived(plane && inverter && module ? windowInputs(design, plane, module, inverter) : null);
+  const inputs = $derived(plane && inverter && module ? windowInputs(design.survey, plane, module, inverter) : null);
   const answer = $derived(inputs && stringWindow(inputs));
   const usual = $derived(
     design.strings.find((s) => s.planeId === plane?.id)?.modules ??
-      answer?.window?.preferred?.max ??
-      answer?.window?.maxModules ??
+      answer?.value?.preferred?.max ??
+      answer?.value?.maxModules ??
       1,
   );
   let chosen = $state<number | null>(null);
@@ -57,7 +57,7 @@
   const modules = $derived(chosen ?? usual);
 
   async function layOut() {
-    reasons = layoutStrings(design).remaining;
+    reasons = legalLayout(design).remaining;
     await site.apply({ kind: 'lay-out' });
   }
   function addString() {

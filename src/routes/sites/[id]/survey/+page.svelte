@@ -1,7 +1,8 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
-  import { surveySchema } from '$core/site/siteDesign';
-  import type { Plane, SiteInverter, Survey } from '$core/site/siteDesign';
+  import { surveySchema } from '$core/site/survey';
+  import type { Plane, SiteInverter } from '$core/site/parts';
+  import type { Survey } from '$core/site/survey';
   import { useSite } from '$lib/client/siteState.svelte';
   import {
     halfPlace,

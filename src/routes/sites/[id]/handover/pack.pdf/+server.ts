@@ -3,9 +3,9 @@ import { Problem } from '$lib/server/problem';
 import { handOver } from '$lib/server/services/handOver';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = async ({ params }) => {
+export const GET: RequestHandler = async ({ params, locals }) => {
   try {
-    const pack = await handOverPack(await handOver(params.id));
+    const pack = await handOverPack(await handOver(locals.context, params.id));
     return new Response(new Uint8Array(pack), {
       headers: {
         'content-type': 'application/pdf',

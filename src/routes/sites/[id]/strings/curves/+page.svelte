@@ -1,10 +1,13 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
+  import type { Check } from '$core/kernel/check';
   import { fixed } from '$core/kernel/quantity';
   import { moduleModel, parametersAt } from '$core/strings/curve/diode';
   import type { ModuleModel } from '$core/strings/curve/diode';
   import { evenString, mismatch, trackerCurve, trackerMaximum } from '$core/strings/curve/tracker';
-  import { judgeMixing, onlyMixed } from '$core/strings/year/mixing';
+  import { MIXING } from '$core/strings/rules/year/mixing';
+  import type { MixPart } from '$core/strings/year/mixing';
+  import { onlyMixed } from '$core/strings/year/mixing';
   import { useSite } from '$lib/client/siteState.svelte';
   import CurveChart from '$lib/ui/strings/CurveChart.svelte';
   import StringsNav from '$lib/ui/strings/StringsNav.svelte';
@@ -63,7 +66,7 @@
     const pair = parts.map((p) => evenOf(p.planeId, p.modules)).filter((s) => s !== null);
     return pair.length === 2 ? mismatch(pair, range) : null;
   });
-  let yearly = $state.raw<{ kwh: number; percent: number; check: ReturnType<typeof judgeMixing> } | null>(null);
+  let yearly = $state.raw<{ kwh: number; percent: number; check: Check } | null>(null);
   let trouble = $state('');
   let share = $state<number | null>(null);
   let worker: LongWork | null = null;
@@ -92,16 +95,21 @@
           if (worker === own) share = s;
         }),
       );
-      if (!answer.result) trouble = `Missing: ${answer.missing.join(', ')}.`;
+      if (!answer.value) trouble = `Missing: ${answer.missing.join(', ')}.`;
       else {
-        const { mismatchKwh, dcKwh } = answer.result;
+        const { mismatchKwh, dcKwh } = answer.value;
         const percent = dcKwh + mismatchKwh > 0 ? (100 * mismatchKwh) / (dcKwh + mismatchKwh) : 0;
-        yearly = { kwh: mismatchKwh, percent, check: judgeMixing(percent, pair) };
+        yearly = { kwh: mismatchKwh, percent, check: mixingCheck(percent, pair) };
       }
     } finally {
       if (worker === own) stop();
     }
   }
+  const mixingCheck = (lossPercent: number, pair: readonly [MixPart, MixPart]) =>
+    MIXING.check(
+      { lossPercent, parts: pair },
+      { element: 'tracker', path: `${pair[0].modules} beside ${pair[1].modules} modules` },
+    );
   const modelWords = (m: ModuleModel) =>
     `a ${fixed(m.reference.aV, 4)} V · I_L ${fixed(m.reference.lightA, 3)} A · I_0 ${m.reference.saturationA.toExponential(2)} A · R_s ${fixed(m.reference.seriesOhm, 3)} Ω · R_sh ${fixed(m.reference.shuntOhm, 0)} Ω`;
   const checks = $derived([

@@ -1,10 +1,11 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
   import { fixed } from '$core/kernel/quantity';
-  import type { PvString } from '$core/site/siteDesign';
+  import type { PvString } from '$core/site/parts';
   import { compareLayouts } from '$core/strings/layout/compare';
-  import { LIST_COLUMNS, PLUG_IN_C, plugInSheets } from '$core/strings/stringList';
-  import type { ProblemDocument } from '$lib/client/api';
+  import { PLUG_IN_C, plugInSheets } from '$core/strings/plugInSheets';
+  import { LIST_COLUMNS } from '$core/strings/stringList';
+  import type { ProblemDocument } from '$lib/schemas/problem';
   import { useSite } from '$lib/client/siteState.svelte';
   import Caution from '$lib/ui/Caution.svelte';
   import { planeLetter } from '$lib/ui/planeGlyph';

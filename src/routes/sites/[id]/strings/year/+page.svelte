@@ -3,8 +3,8 @@
   import { Button } from 'flowbite-svelte';
   import { onDestroy, untrack } from 'svelte';
   import { fixed } from '$core/kernel/quantity';
-  import { ratioWords } from '$core/strings/year/yearOfEnergy';
-  import type { YearResult } from '$core/strings/year/yearOfEnergy';
+  import { ratioWords } from '$core/strings/year/yearResult';
+  import type { YearResult } from '$core/strings/year/yearResult';
   import { lightAfterSunH } from '$core/weather/weatherCsv';
   import type { Stamp } from '$core/weather/weatherCsv';
   import type { LineError, WeatherYear } from '$core/weather/weatherYear';
@@ -62,14 +62,14 @@
         }),
       );
       took = (performance.now() - began) / 1000;
-      if (!answer.result) missing = answer.missing;
+      if (!answer.value) missing = answer.missing;
       else {
-        shown = { result: answer.result, revision, weather: from };
+        shown = { result: answer.value, revision, weather: from };
         await post(`/api/v1/sites/${site.siteId}/energy`, {
           revision,
           year: data.year,
           weather: from,
-          result: answer.result,
+          result: answer.value,
         });
       }
     } catch (cause) {

@@ -5,11 +5,11 @@ import { newestYear, writeYear } from '$lib/server/services/energy';
 import { loadDesign } from '$lib/server/services/designs';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = ({ params }) =>
+export const GET: RequestHandler = ({ params, locals }) =>
   answer(async () => {
-    await loadDesign(params.id);
-    return { newest: await newestYear(params.id) };
+    await loadDesign(locals.context, params.id);
+    return { newest: await newestYear(locals.context, params.id) };
   });
 
-export const POST: RequestHandler = ({ params, request }) =>
-  answer(async () => writeYear(params.id, parsed(yearRequest, await bodyJson(request), 'The year')));
+export const POST: RequestHandler = ({ params, request, locals }) =>
+  answer(async () => writeYear(locals.context, params.id, parsed(yearRequest, await bodyJson(request), 'The year')));

@@ -1,11 +1,11 @@
-import { releaseRequest } from '$lib/schemas/api';
+import { releaseRequest } from '$lib/schemas/site';
 import { answer, bodyJson } from '$lib/server/api/answer';
 import { parsed } from '$lib/server/problem';
 import { releaseDesign } from '$lib/server/services/records';
 import type { RequestHandler } from './$types';
 
-export const POST: RequestHandler = ({ params, request }) =>
+export const POST: RequestHandler = ({ params, request, locals }) =>
   answer(async () => {
     const { revision, by } = parsed(releaseRequest, await bodyJson(request));
-    return { letter: await releaseDesign(params.id, revision, by) };
+    return { letter: await releaseDesign(locals.context, params.id, revision, by) };
   }, 201);

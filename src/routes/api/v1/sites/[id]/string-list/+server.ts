@@ -5,9 +5,9 @@ import { LIST_MAX_BYTES, readList } from '$lib/server/services/stringList';
 import type { RequestHandler } from './$types';
 
 /** Reads a list against the design and answers with the strings it describes, or with every row that is wrong. Writes nothing. */
-export const POST: RequestHandler = ({ params, request }) =>
+export const POST: RequestHandler = ({ params, request, locals }) =>
   answer(async () => {
-    const { design } = await loadDesign(params.id);
+    const { design } = await loadDesign(locals.context, params.id);
     if (Number(request.headers.get('content-length') ?? 0) > LIST_MAX_BYTES)
       throw new Problem(413, 'Too large', 'At most 8 MiB are taken.');
     const bytes = new Uint8Array(await request.arrayBuffer());

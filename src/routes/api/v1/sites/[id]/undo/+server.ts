@@ -1,8 +1,8 @@
-import { undoRequest } from '$lib/schemas/api';
+import { undoRequest } from '$lib/schemas/site';
 import { answer, bodyJson } from '$lib/server/api/answer';
 import { parsed } from '$lib/server/problem';
 import { undoChange } from '$lib/server/services/designs';
 import type { RequestHandler } from './$types';
 
-export const POST: RequestHandler = ({ params, request }) =>
-  answer(async () => undoChange(params.id, parsed(undoRequest, await bodyJson(request)).revision));
+export const POST: RequestHandler = ({ params, request, locals }) =>
+  answer(async () => undoChange(locals.context, params.id, parsed(undoRequest, await bodyJson(request)).revision));

@@ -4,5 +4,7 @@ import { parsed } from '$lib/server/problem';
 import { writeWeather } from '$lib/server/services/energy';
 import type { RequestHandler } from './$types';
 
-export const POST: RequestHandler = ({ params, request }) =>
-  answer(async () => writeWeather(params.id, parsed(weatherRequest, await bodyJson(request), 'The weather').weather));
+export const POST: RequestHandler = ({ params, request, locals }) =>
+  answer(async () =>
+    writeWeather(locals.context, params.id, parsed(weatherRequest, await bodyJson(request), 'The weather').weather),
+  );

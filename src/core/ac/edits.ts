@@ -1,0 +1,30 @@
+import { editOn } from '../kernel/discipline';
+import { partId } from '../kernel/schema';
+import { lineOf } from '../site/line';
+import type { AcDesign, AcRun } from './part';
+import { acRunSchema } from './part';
+import { suggestRun } from './suggestRun';
+
+/** The design with this run in the place of the inverter's run. */
+export function withRun<D extends AcDesign>(d: D, run: AcRun): D {
+  const known = d.runs.some((r) => r.inverterId === run.inverterId);
+  return { ...d, runs: known ? d.runs.map((r) => (r.inverterId === run.inverterId ? run : r)) : [...d.runs, run] };
+}
+
+/** The design with a run of the smallest breaker and sections that hold. Throws RangeError where it cannot be proposed. */
+function withSuggestedRun(d: AcDesign, inverterId: string): AcDesign {
+  const on = lineOf(d).unit(inverterId);
+  const run = d.runs.find((r) => r.inverterId === inverterId);
+  if (!on || !run) throw new RangeError(`inverterId must name an inverter with a run (got ${inverterId})`);
+  const s = suggestRun(run, on.unit, on.type, d.survey);
+  if ('missing' in s) throw new RangeError(`A suggestion for ${on.unit.tag} needs ${s.missing.join(', ')} first`);
+  return withRun(d, s.run);
+}
+
+const edit = editOn<AcDesign>();
+
+/** What may be changed on the AC side. */
+export const acEdits = [
+  edit('run', { run: acRunSchema }, (d, { run }) => withRun(d, run)),
+  edit('suggest-run', { inverterId: partId }, (d, { inverterId }) => withSuggestedRun(d, inverterId)),
+] as const;

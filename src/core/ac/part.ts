@@ -1,0 +1,84 @@
+import { z } from 'zod';
+import { ARRANGEMENTS_IN_AIR, BREAKER_KINDS, CORES, INSULATIONS, METHODS, SPACINGS_IN_GROUND } from '../conductor/laid';
+import type { PartOf, Shape } from '../kernel/discipline';
+import type { Flaw } from '../kernel/integrity';
+import { dangling, repeated } from '../kernel/integrity';
+import { partId, quantity } from '../kernel/schema';
+import type { Base } from '../site/base';
+
+/** The AC run from one inverter's studs to the site board. */
+export const acRunSchema = z.object({
+  inverterId: partId,
+  metal: z.enum(['Cu', 'Al']).meta({ description: 'Metal of the lines' }),
+  insulation: z.enum(INSULATIONS),
+  cores: z.enum(CORES),
+  method: z.enum(METHODS).meta({ description: 'Installation method' }),
+  arrangement: z
+    .enum([...ARRANGEMENTS_IN_AIR, ...SPACINGS_IN_GROUND])
+    .nullable()
+    .meta({ description: 'How the circuits of the group lie' }),
+  otherCircuits: quantity(0, 99, 'circuits', 'Other circuits in the same group').int().nullable(),
+  sectionMm2: quantity(4, 630, 'mm²', 'Line conductor section').nullable(),
+  parallel: quantity(1, 8, 'sets', 'Cables in parallel').int(),
+  lengthM: quantity(0.5, 5000, 'm', 'One-way length').nullable(),
+  ambientC: quantity(-25, 80, '°C', 'Ambient of air or ground').nullable(),
+  sunOnCable: z.boolean().meta({ description: 'Sun on the cable' }),
+  soilKmPerW: quantity(0.5, 3, 'K·m/W', 'Thermal resistivity of the soil').nullable(),
+  depthM: quantity(0.3, 5, 'm', 'Depth of burial').nullable(),
+  ductDiameterMm: quantity(20, 500, 'mm', 'Outer diameter of the duct').nullable(),
+  breakerA: quantity(1, 4000, 'A', 'Breaker at the board').nullable(),
+  breakerKind: z.enum(BREAKER_KINDS).meta({ description: 'Kind of breaker' }),
+  breakerAmbientC: quantity(-25, 80, '°C', 'Ambient at the breaker').nullable(),
+  breakerGroupFactor: quantity(0.5, 1, '', 'Side-by-side factor, 1 if spaced').nullable(),
+  peMm2: quantity(4, 630, 'mm²', 'PE section').nullable(),
+  peMetal: z.enum(['Cu', 'Al']).meta({ description: 'Metal of the PE' }),
+  externalEarthMm2: quantity(4, 630, 'mm²', 'External chassis earth').nullable(),
+  externalEarthMetal: z.enum(['Cu', 'Al']).meta({ description: 'Metal of the external earth' }),
+  cableDiameterMm: quantity(5, 150, 'mm', 'Measured cable diameter').nullable(),
+  palmWidthMm: quantity(5, 100, 'mm', 'Measured lug palm width').nullable(),
+  palmThicknessMm: quantity(1, 40, 'mm', 'Measured lug palm thickness').nullable(),
+});
+export type AcRun = z.infer<typeof acRunSchema>;
+
+/** A run of which nothing is known yet. Copper, XLPE and one cable are what the form shows first; nothing is judged on them alone. */
+export function blankRun(inverterId: string): AcRun {
+  return {
+    inverterId,
+    metal: 'Cu',
+    insulation: 'XLPE',
+    cores: '4-core',
+    method: 'E',
+    arrangement: null,
+    otherCircuits: null,
+    sectionMm2: null,
+    parallel: 1,
+    lengthM: null,
+    ambientC: null,
+    sunOnCable: false,
+    soilKmPerW: null,
+    depthM: null,
+    ductDiameterMm: null,
+    breakerA: null,
+    breakerKind: 'moulded-case',
+    breakerAmbientC: null,
+    breakerGroupFactor: null,
+    peMm2: null,
+    peMetal: 'Cu',
+    externalEarthMm2: null,
+    externalEarthMetal: 'Cu',
+    cableDiameterMm: null,
+    palmWidthMm: null,
+    palmThicknessMm: null,
+  };
+}
+
+export const acShape = { runs: z.array(acRunSchema).max(200).default([]) } as const satisfies Shape;
+
+/** What the AC side works on: the base and its own part. */
+export type AcDesign = Base & PartOf<typeof acShape>;
+
+/** Two runs of one inverter, runs of no inverter. */
+export function acFlaws({ runs: items, inverters }: AcDesign): Flaw[] {
+  const at = { items, list: 'runs', field: 'inverterId', key: (r: AcRun) => r.inverterId };
+  return [...repeated({ ...at, what: 'A run of inverter' }), ...dangling({ ...at, what: 'inverter' }, inverters)];
+}

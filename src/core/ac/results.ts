@@ -1,0 +1,140 @@
+import type { Ampacity, BreakerNeed, Diameter, Lug, School } from '../conductor/school';
+import { schoolOf } from '../conductor/schools';
+import type { InverterType } from '../equipment/inverterType';
+import type { Answer } from '../kernel/answer';
+import { given, known, lacking } from '../kernel/answer';
+import { Memo } from '../kernel/memo';
+import { tenMinuteTripV } from '../site/gridCodes';
+import { lineOf } from '../site/line';
+import type { SiteInverter } from '../site/parts';
+import type { Survey } from '../site/survey';
+import type { BoardLoad, GridLoad } from './boardLoad';
+import type { DesignCurrent } from './designCurrent';
+import { designCurrent } from './designCurrent';
+import type { AcDesign, AcRun } from './part';
+import type { TorqueTarget } from './torque';
+import { torqueTarget } from './torque';
+import type { LoadedRunImpedance } from './voltage';
+import { REACTANCE_OHM_PER_M, terminalVoltageV, voltageRiseV } from './voltage';
+
+/** Rise of the voltage along a run, V and per cent of nominal. */
+export interface Rise {
+  readonly riseV: number;
+  readonly percent: number;
+}
+
+/** One run worked through: every answer says itself what it is missing. What rules, schedule, drawing and pack read. */
+export interface RunResult {
+  readonly run: AcRun;
+  readonly inverter: SiteInverter;
+  readonly type: InverterType;
+  readonly survey: Survey;
+  readonly school: School;
+  readonly designCurrent: DesignCurrent;
+  readonly breaker: Answer<BreakerNeed>;
+  readonly ampacity: Answer<Ampacity>;
+  readonly impedance: Answer<LoadedRunImpedance>;
+  readonly rise: Answer<Rise>;
+  /** At the unit, with the board at its highest, V. */
+  readonly terminalV: Answer<number>;
+  /** Level at which the ten-minute mean trips the unit, V. */
+  readonly tripV: Answer<number>;
+  readonly peNeededMm2: Answer<number>;
+  readonly externalEarthNeededMm2: Answer<number>;
+  readonly lug: Answer<Lug | 'none'>;
+  readonly diameter: Answer<Diameter>;
+  readonly torque: TorqueTarget | null;
+}
+
+/** The lug of a run as screens and sheets show it; null while there is none or it is not known. */
+export const lugOf = ({ lug: { value } }: Pick<RunResult, 'lug'>): Lug | null => (value === 'none' ? null : value);
+
+function impedanceOf(run: AcRun, frequencyHz: number | null, school: School): Answer<LoadedRunImpedance> {
+  const asked = given({ section: run.sectionMm2, 'length of the run': run.lengthM, frequency: frequencyHz }, (k) => k);
+  if (!asked.value) return lacking(...asked.missing);
+  const { section, 'length of the run': lengthM, frequency } = asked.value;
+  const ohmPerM = school.conductorOhmPerM(run, section, frequency);
+  if (ohmPerM.value === null) return ohmPerM;
+  return known({
+    ohm: (ohmPerM.value.ohmPerM * lengthM) / run.parallel,
+    conductorC: ohmPerM.value.conductorC,
+    reactanceOhm: (REACTANCE_OHM_PER_M * lengthM) / run.parallel,
+  });
+}
+
+function riseOf(impedance: Answer<LoadedRunImpedance>, currentA: number, lineV: number | null): Answer<Rise> {
+  const missing = [...impedance.missing, ...(lineV === null ? ['nominal line voltage'] : [])];
+  if (impedance.value === null || lineV === null) return lacking(...missing);
+  const riseV = voltageRiseV(impedance.value, currentA);
+  return known({ riseV, percent: (100 * riseV) / lineV });
+}
+
+function terminalOf(impedance: Answer<LoadedRunImpedance>, boardV: number | null, activeW: number): Answer<number> {
+  const missing = [
+    ...(boardV === null ? ['highest line voltage at the board while feeding'] : []),
+    ...impedance.missing,
+  ];
+  if (impedance.value === null || boardV === null) return lacking(...missing);
+  const terminalV = terminalVoltageV(impedance.value, boardV, activeW, 0);
+  return terminalV === undefined ? lacking('a run that can carry this power') : known(terminalV);
+}
+
+/** Works one run through, from the design current to the torque, by the school of the survey. */
+export function runResult(run: AcRun, inverter: SiteInverter, type: InverterType, survey: Survey): RunResult {
+  const school = schoolOf(survey.school);
+  const current = designCurrent(type.maxApparentVa, type.nominalLineV, type.outputMaxA);
+  const impedance = impedanceOf(run, survey.frequencyHz, school);
+  return {
+    run,
+    inverter,
+    type,
+    survey,
+    school,
+    designCurrent: current,
+    breaker: school.breakerNeed(current.currentA, run),
+    ampacity: school.ampacity(run),
+    impedance,
+    rise: riseOf(impedance, current.currentA, survey.lineV),
+    terminalV: terminalOf(impedance, survey.boardHighestV, type.ratedW),
+    tripV: tenMinuteTripV(survey),
+    peNeededMm2: school.protectiveEarthMm2(run),
+    externalEarthNeededMm2: school.externalEarthMm2(run),
+    lug: run.sectionMm2 === null ? lacking('section') : school.lug(run.metal, run.sectionMm2, type.bay.studM, run),
+    diameter: school.cableDiameter(run),
+    torque: torqueTarget(type.bay) ?? null,
+  };
+}
+
+/** What the AC side computes once for its rules, sheets and others. */
+export interface AcResults {
+  /** Every run worked through, in the order of the inverters. */
+  readonly runs: readonly RunResult[];
+  readonly board: BoardLoad;
+  readonly grid: GridLoad;
+}
+
+/** Works every run and the board through. A run whose inputs are the very same is taken from the memo. */
+export function acResults(design: AcDesign, memo: Memo): AcResults {
+  const { survey, board } = design;
+  const ofInverter = new Map(design.runs.map((r) => [r.inverterId, r]));
+  const runs = lineOf(design).units.flatMap(({ unit, type }): RunResult[] => {
+    const run = ofInverter.get(unit.id);
+    if (!run) return [];
+    return [memo.keep(`run/${unit.id}`, [run, unit, type, survey], () => runResult(run, unit, type, survey))];
+  });
+  const school = schoolOf(survey.school);
+  return {
+    runs,
+    board: {
+      board,
+      school,
+      units: runs.length,
+      sumA: runs.length ? school.boardA(runs.map((r) => r.designCurrent.currentA)) : lacking('inverters'),
+    },
+    grid: { survey, apparentVa: runs.length ? runs.reduce((sum, r) => sum + r.type.maxApparentVa, 0) : null },
+  };
+}
+
+/** Every run of a design worked through, for those who need no more of the AC side. */
+export const runResults = (design: AcDesign, memo: Memo = new Memo()): readonly RunResult[] =>
+  acResults(design, memo).runs;

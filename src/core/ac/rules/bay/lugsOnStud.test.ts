@@ -1,0 +1,12 @@
+import { edges } from '../../../testing/edges';
+import { acRun } from '../../../testing/subjects';
+import { LUGS_ON_STUD } from './lugsOnStud';
+
+const cables = (parallel: number, lugsPerStud: number) => acRun({ run: { parallel }, bay: { lugsPerStud } });
+
+edges(LUGS_ON_STUD, {
+  holds: [cables(1, 1), cables(2, 2)],
+  stops: [cables(2, 1), cables(3, 2)],
+  without: {},
+  numbers: [[cables(2, 1), { value: 2, limit: 1 }]],
+});

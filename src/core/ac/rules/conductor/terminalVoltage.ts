@@ -1,0 +1,38 @@
+import { published } from '../../../kernel/check';
+import { atMost } from '../../../kernel/judgement';
+import { fixed } from '../../../kernel/quantity';
+import { rule } from '../../../kernel/rule';
+import { gridCodeOf } from '../../../site/gridCodes';
+import type { RunResult } from '../../results';
+
+/** Reserve wanted under the trip level, per cent (common practice). */
+const RESERVE_PERCENT = 2;
+
+/** Voltage at the unit with the board at its highest, V, against the ten-minute trip level of the grid code. */
+export const TERMINAL_VOLTAGE = rule<RunResult>()({
+  id: 'ac.terminal-voltage',
+  title: 'Voltage at the unit stays under the trip level',
+  unit: 'V',
+  basis: published('ten-minute mean of the grid code'),
+  schools: ['IEC'],
+  needs: {
+    terminalV: { as: 'highest line voltage at the board while feeding', answer: (r) => r.terminalV },
+    tripV: { as: 'grid code with a ten-minute limit', answer: (r) => r.tripV },
+    impedance: { as: 'impedance of the run', answer: (r) => r.impedance },
+  },
+  judge: ({ terminalV, tripV, impedance }, { survey, type }) => {
+    const code = gridCodeOf(survey.gridCode);
+    return atMost(
+      {
+        basis: published(`${code?.source}, ten-minute mean`),
+        value: terminalV,
+        limit: tripV,
+        working: () => [
+          `board ${survey.boardHighestV} V, ${type.ratedW} W exported over ${fixed(1000 * impedance.ohm, 2)} mΩ: ${fixed(terminalV, 2)} V at the unit`,
+          `trip at ${code?.tenMinutePu} × ${survey.lineV} V = ${fixed(tripV, 1)} V; 2 % is wanted in hand`,
+        ],
+      },
+      RESERVE_PERCENT,
+    );
+  },
+});

@@ -1,0 +1,18 @@
+import { edges } from '../../../testing/edges';
+import { acRun } from '../../../testing/subjects';
+import { VOLTAGE_RISE } from './voltageRise';
+
+/** √3 · 160 A · 0.153 Ω/km · (1 + 0.00393 × 70) in per cent of 400 V, a metre (IEC 60228, recalled). */
+const PERCENT_A_METRE = (100 * Math.sqrt(3) * 160 * (0.153 / 1000) * (1 + 0.00393 * 70)) / 400;
+const rise = (percent: number) => acRun({ run: { lengthM: percent / PERCENT_A_METRE } });
+
+edges(VOLTAGE_RISE, {
+  holds: [rise(0.5), rise(1)],
+  tight: [rise(1.001), rise(2)],
+  stops: [rise(2.001)],
+  without: {
+    'section, length and frequency': acRun({ run: { lengthM: null } }),
+    'nominal line voltage': acRun({ survey: { lineV: null } }),
+  },
+  numbers: [[acRun({ run: { lengthM: 60 } }), { value: 60 * PERCENT_A_METRE, limit: 2 }]],
+});

@@ -1,0 +1,32 @@
+import { practice } from '../../../kernel/check';
+import { atMost } from '../../../kernel/judgement';
+import { fixed } from '../../../kernel/quantity';
+import { rule } from '../../../kernel/rule';
+import { RISE_LIMIT_PERCENT, RISE_WANTED_PERCENT } from '../../limits';
+import type { RunResult } from '../../results';
+
+/** Rise of the voltage from the board to the unit, per cent of nominal: ΔU = √3·I·R·cosφ. */
+export const VOLTAGE_RISE = rule<RunResult>()({
+  id: 'ac.voltage-rise',
+  title: 'Voltage rise from unit to board',
+  unit: '%',
+  basis: practice('1 % wanted, 2 % at most: here each per cent is taken from the trip margin'),
+  schools: ['IEC'],
+  needs: {
+    impedance: { as: 'section, length and frequency', answer: (r) => r.impedance },
+    rise: { as: 'nominal line voltage', answer: (r) => r.rise },
+  },
+  judge: ({ impedance, rise }, { run, designCurrent: { currentA }, survey }) =>
+    atMost(
+      {
+        value: rise.percent,
+        limit: RISE_LIMIT_PERCENT,
+        working: () => [
+          `R = ${fixed(1000 * impedance.ohm, 3)} mΩ a conductor at ${impedance.conductorC} °C (${run.parallel} × ${run.sectionMm2} mm² ${run.metal}, ${run.lengthM} m)`,
+          `ΔU = √3·I·R·cosφ = √3 × ${fixed(currentA, 1)} A × ${fixed(1000 * impedance.ohm, 3)} mΩ × 1 = ${fixed(rise.riseV, 2)} V = ${fixed(rise.percent, 3)} % of ${survey.lineV} V`,
+          `wanted ${RISE_WANTED_PERCENT} %, at most ${RISE_LIMIT_PERCENT} %`,
+        ],
+      },
+      100 * (1 - RISE_WANTED_PERCENT / RISE_LIMIT_PERCENT),
+    ),
+});

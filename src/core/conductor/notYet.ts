@@ -1,0 +1,30 @@
+import { known, lacking } from '../kernel/answer';
+import type { School, SchoolName } from './school';
+
+/** Names, by question, of the tables a school would answer from. */
+export type TablesWanted = Readonly<
+  Record<Exclude<keyof School, 'name' | 'sections' | 'arrangements' | 'cableDiameter'> | 'diameter', string>
+>;
+
+/** A school none of whose tables is in the program yet: every question is answered with the name of the table it waits for. */
+export function schoolToCome(name: SchoolName, tables: TablesWanted): School {
+  const wants = (question: keyof TablesWanted) => () => lacking(`${tables[question]} (not in the program yet)`);
+  return {
+    name,
+    sections: () => [],
+    arrangements: () => [],
+    ampacity: wants('ampacity'),
+    conductorOhmPerM: wants('conductorOhmPerM'),
+    protectiveEarthMm2: wants('protectiveEarthMm2'),
+    externalEarthMm2: wants('externalEarthMm2'),
+    standardSectionMm2: wants('standardSectionMm2'),
+    breakerNeed: wants('breakerNeed'),
+    nextBreakerA: wants('nextBreakerA'),
+    boardA: wants('boardA'),
+    lug: wants('lug'),
+    dcAmpacityA: wants('dcAmpacityA'),
+    // A measured cable needs no table.
+    cableDiameter: ({ cableDiameterMm: mm }) =>
+      mm === null ? wants('diameter')() : known({ lowMm: mm, nominalMm: mm, highMm: mm, measured: true }),
+  };
+}

@@ -1,0 +1,80 @@
+import type { Answer } from '../kernel/answer';
+import type { CableKind, DcBundle, LaidCable, LineAndPe, MeasuredPalm, Method, SeatedBreaker } from './laid';
+import type { Metal } from './metal';
+
+/** Schools of rules for conductors, breakers and lugs: one interface, one folder each. */
+export const SCHOOL_NAMES = ['IEC', 'NEC', 'AU/NZ'] as const;
+export type SchoolName = (typeof SCHOOL_NAMES)[number];
+
+/** Current a cable may carry, with the table it comes from. */
+export interface Ampacity {
+  readonly izA: number;
+  readonly source: string;
+  readonly working: readonly string[];
+}
+
+/** AC resistance of a conductor, Ω/m, at the temperature of full load, °C. */
+export interface LoadedResistance {
+  readonly ohmPerM: number;
+  readonly conductorC: number;
+}
+
+/** What a breaker has to be rated for to carry a current where it sits. */
+export interface BreakerNeed {
+  readonly neededA: number;
+  /** Of its ambient alone, and with the neighbours. */
+  readonly ambientFactor: number;
+  readonly factor: number;
+}
+
+/** A compression lug for a section and a stud. Null where no sheet or standard gives the figure. */
+export interface Lug {
+  readonly sectionMm2: number;
+  readonly studM: number;
+  readonly dieCode: number;
+  readonly palmWidthMm: number | null;
+  /** Upper bound: twice the wall of the barrel. */
+  readonly palmThicknessMm: number | null;
+  readonly thicknessIsBound: boolean;
+  readonly crimps: number | null;
+  readonly stripMm: number | null;
+  readonly source: string;
+}
+
+/** Outer diameter of a cable, mm: as measured, or built up with the spread of real cables. */
+export interface Diameter {
+  readonly lowMm: number;
+  readonly nominalMm: number;
+  readonly highMm: number;
+  readonly measured: boolean;
+}
+
+/**
+ * What a school answers. A question whose table is not in the program names that table as missing; no school borrows another's.
+ */
+export interface School {
+  readonly name: SchoolName;
+  /** Sections with a tabulated current, mm², rising; empty where the school has no table here. */
+  sections(kind: CableKind): readonly number[];
+  /** How circuits of a method may lie together. */
+  arrangements(method: Method): readonly string[];
+  ampacity(cable: LaidCable): Answer<Ampacity>;
+  /** AC resistance of one line conductor at full load, and the temperature it has then. */
+  conductorOhmPerM(kind: CableKind, sectionMm2: number, frequencyHz: number): Answer<LoadedResistance>;
+  /** PE section for the line conductors, mm². */
+  protectiveEarthMm2(line: LineAndPe): Answer<number>;
+  /** External chassis earth, mm². */
+  externalEarthMm2(line: LineAndPe): Answer<number>;
+  /** The next standard section at or above, mm². */
+  standardSectionMm2(neededMm2: number): Answer<number>;
+  breakerNeed(currentA: number, seat: SeatedBreaker): Answer<BreakerNeed>;
+  /** The next standard rating at or above, A. */
+  nextBreakerA(neededA: number): Answer<number>;
+  /** What a busbar or a main breaker in the open has to carry for these sources together, A. */
+  boardA(currentsA: readonly number[]): Answer<number>;
+  /** The lug for a section and a stud; `none` where the series has none with that hole. */
+  lug(metal: Metal, sectionMm2: number, studM: number, measured: MeasuredPalm): Answer<Lug | 'none'>;
+  cableDiameter(cable: Pick<LaidCable, 'cores' | 'sectionMm2' | 'cableDiameterMm'>): Answer<Diameter>;
+  /** Current one DC cable of a bundle may carry, A. */
+  dcAmpacityA(bundle: DcBundle): Answer<number>;
+}

@@ -1,0 +1,76 @@
+import { given, known, lacking } from '../../../kernel/answer';
+import type { Answer } from '../../../kernel/answer';
+import type { LineAndPe } from '../../laid';
+import type { School } from '../../school';
+import { ampacity, arrangementsFor, sectionsFor } from './ampacity';
+import { breakerAmbientFactor, nextBreakerA } from './breaker';
+import { cableDiameter } from './cableDiameter';
+import { dcAmpacityA } from './dcCable';
+import { lugFor } from './lug';
+import { externalEarthMinMm2, protectiveEarthRawMm2, standardSectionMm2 } from './protectiveEarth';
+import { CONDUCTOR_MAX_C, conductorOhmPerM } from './resistance';
+
+const or = <T>(value: T | undefined, missing: string): Answer<T> =>
+  value === undefined ? lacking(missing) : known(value);
+
+function protectiveEarth(line: LineAndPe): Answer<number> {
+  if (line.sectionMm2 === null) return lacking('section');
+  const raw = protectiveEarthRawMm2(line.sectionMm2, line.metal, line.peMetal, line.insulation);
+  return or(standardSectionMm2(raw), `a standard PE section of ${Math.ceil(raw)} mm²`);
+}
+
+/** IEC 60364 and the product standards beside it. */
+export const IEC: School = {
+  name: 'IEC',
+  sections: sectionsFor,
+  arrangements: arrangementsFor,
+  ampacity,
+  conductorOhmPerM(kind, sectionMm2, frequencyHz) {
+    const conductorC = CONDUCTOR_MAX_C[kind.insulation];
+    const ohmPerM = conductorOhmPerM(kind.metal, sectionMm2, conductorC, frequencyHz);
+    return ohmPerM === undefined ? lacking('a resistance of this section') : known({ ohmPerM, conductorC });
+  },
+  protectiveEarthMm2: protectiveEarth,
+  externalEarthMm2(line) {
+    const pe = protectiveEarth(line);
+    return pe.value === null
+      ? pe
+      : known(externalEarthMinMm2(line.peMm2 ?? pe.value, line.peMetal, line.externalEarthMetal, line.insulation));
+  },
+  standardSectionMm2: (needed) => or(standardSectionMm2(needed), `a standard section of ${Math.ceil(needed)} mm²`),
+  breakerNeed: (currentA, seat) =>
+    given(
+      {
+        'ambient at the breaker': seat.breakerAmbientC,
+        'side-by-side factor of the breaker': seat.breakerGroupFactor,
+      },
+      (k) => {
+        const ambientFactor = breakerAmbientFactor(seat.breakerKind, k['ambient at the breaker']);
+        const factor = ambientFactor * k['side-by-side factor of the breaker'];
+        return { neededA: currentA / factor, ambientFactor, factor };
+      },
+    ),
+  nextBreakerA: (neededA) => or(nextBreakerA(neededA), 'a standard breaker that large'),
+  boardA: (currentsA) => (currentsA.length ? known(currentsA.reduce((sum, a) => sum + a, 0)) : lacking('inverters')),
+  lug: (metal, sectionMm2, studM, measured) => known(lugFor(metal, sectionMm2, studM, measured) ?? 'none'),
+  cableDiameter: (cable) => or(cableDiameter(cable), 'section or measured cable diameter'),
+  dcAmpacityA({ sectionMm2, mode, ambientC, circuitsTogether }) {
+    const may = given(
+      {
+        'section of the DC cable': sectionMm2,
+        'how the DC cable lies': mode,
+        'hottest ambient at the DC cable': ambientC,
+        'DC circuits in one bundle': circuitsTogether,
+      },
+      (k) => ({
+        a: dcAmpacityA(
+          k['section of the DC cable'],
+          k['how the DC cable lies'],
+          k['hottest ambient at the DC cable'],
+          k['DC circuits in one bundle'],
+        ),
+      }),
+    );
+    return may.value === null ? may : or(may.value.a, 'a grouping factor above 20 circuits: split the bundle (SC06)');
+  },
+};

@@ -1,0 +1,128 @@
+import type { Answer } from './answer';
+import type { Basis, Check, Subject } from './check';
+import type { Judgement } from './judgement';
+
+/** A value a rule cannot do without, under the name by which the forms ask for it. */
+export type NeedOf<S, T = unknown> =
+  | {
+      readonly as: string;
+      readonly of: (about: S) => T | null | undefined;
+      /** What to ask for where the name alone would send people to the wrong field. */
+      readonly missing?: (about: S) => readonly string[];
+    }
+  | {
+      readonly as: string;
+      /** A value that says itself what it is missing. */
+      readonly answer: (about: S) => Answer<T>;
+    };
+export type NeedsOf<S> = Readonly<Record<string, NeedOf<S>>>;
+export type Known<N> = {
+  readonly [K in keyof N]: N[K] extends { answer: (about: never) => Answer<infer T> }
+    ? T
+    : N[K] extends { of: (about: never) => infer T }
+      ? NonNullable<T>
+      : never;
+};
+
+/** What a rule is before it is asked: enough to list every rule the program knows. */
+export interface RuleCard {
+  /** Never renamed: reports, tests and the API hold on to it. */
+  readonly id: string;
+  readonly title: string;
+  readonly unit: string;
+  readonly basis: Basis;
+  /** Schools of rules that answer it; every school where absent. The others' answer is `unknown`. */
+  readonly schools?: readonly string[];
+}
+export interface ListedRule extends RuleCard {
+  /** Names of what it cannot do without. */
+  readonly asks: readonly string[];
+}
+export interface Rule<S> extends ListedRule {
+  /** How one part of the line stands. `unknown` while a need is missing, by the kernel and never by the rule. */
+  readonly check: (about: S, subject: Subject) => Check;
+}
+
+/** `rule<Landing>()({...})`: the subject's type is said, the needs are inferred. */
+export const rule =
+  <S>() =>
+  <const N extends NeedsOf<S>>(
+    r: RuleCard & { readonly needs: N; readonly judge: (known: Known<N>, about: S) => Judgement },
+  ): Rule<S> => {
+    const { needs, judge, ...card } = r;
+    const names = Object.keys(needs);
+    const all = names.map((name) => needs[name] as NeedOf<S>);
+    return {
+      ...card,
+      asks: all.map((n) => n.as),
+      check(about, subject) {
+        const known: Record<string, unknown> = {};
+        let missing: string[] | null = null;
+        all.forEach((need, i) => {
+          const answer = 'answer' in need ? need.answer(about) : null;
+          const value = answer ? answer.value : (need as { of: (about: S) => unknown }).of(about);
+          if (value !== null && value !== undefined) known[names[i] as string] = value;
+          else (missing ??= []).push(...wantedBy(need, answer, about));
+        });
+        return missing ? unknownCheck(card, subject, missing) : checkOf(card, subject, judge(known as Known<N>, about));
+      },
+    };
+  };
+
+function wantedBy<S>(need: NeedOf<S>, answer: Answer<unknown> | null, about: S): readonly string[] {
+  const said = answer ? answer.missing : 'missing' in need ? (need.missing?.(about) ?? []) : [];
+  return said.length ? said : [need.as];
+}
+
+/** No answer yet: the missing inputs by the names the forms use, each once. Never shown as holding. */
+function unknownCheck(card: RuleCard, subject: Subject, missing: readonly string[]): Check {
+  const { id, title, unit, basis } = card;
+  const working = [`Missing: ${[...new Set(missing)].join(', ')}`];
+  return { id, subject, title, value: null, limit: null, unit, margin: null, verdict: 'unknown', basis, working };
+}
+
+/** The check of a judgement. Its working is an own, listed property, written at the first reading. */
+function checkOf(card: RuleCard, subject: Subject, j: Judgement): Check {
+  let lines: readonly string[] | null = null;
+  return {
+    id: card.id,
+    subject,
+    title: card.title,
+    value: j.value,
+    limit: j.limit,
+    unit: card.unit,
+    margin: j.margin,
+    verdict: j.verdict,
+    basis: j.basis ?? card.basis,
+    get working() {
+      return (lines ??= j.working());
+    },
+  };
+}
+
+const isRule = (value: unknown): boolean =>
+  typeof value === 'object' && value !== null && 'check' in value && 'id' in value && 'asks' in value;
+
+/**
+ * The rules that the files of a folder export, in the order of their names: a new rule is its file, and no list grows.
+ * Throws RangeError where a file holds none, or an id stands twice.
+ */
+export function rulesIn<S>(modules: Readonly<Record<string, unknown>>): readonly Rule<S>[] {
+  const rules = Object.keys(modules)
+    .sort()
+    .flatMap((file) => {
+      const own = Object.values(modules[file] as Record<string, unknown>).filter(isRule) as Rule<S>[];
+      if (own.length === 0) throw new RangeError(`${file} must export a rule`);
+      return own;
+    });
+  const ids = new Set<string>();
+  for (const { id } of rules) {
+    if (ids.has(id)) throw new RangeError(`id must be that of one rule (got ${id} twice)`);
+    ids.add(id);
+  }
+  return rules;
+}
+
+/** Every rule of a group asked about one part of the line. */
+export const ask = <S>(rules: readonly Rule<S>[], about: S, subject: Subject): Check[] =>
+  rules.map((r) => r.check(about, subject));

@@ -1,0 +1,55 @@
+import { z } from 'zod';
+import { editOn } from '../kernel/discipline';
+import { replaced } from '../kernel/lists';
+import { partId } from '../kernel/schema';
+import type { ChainDevice, LinksDesign } from './part';
+import { chainDeviceSchema, chainSchema } from './part';
+
+/** The chain with other devices. */
+export const withDevices = <D extends LinksDesign>(d: D, devices: ChainDevice[]): D => ({
+  ...d,
+  chain: { ...d.chain, devices },
+});
+
+/** The chain in the order of the ids given; devices not named keep their order at the end. */
+export function withChainOrder<D extends LinksDesign>(d: D, ids: readonly string[]): D {
+  const at = new Map(ids.map((id, i) => [id, i]));
+  const order = (c: ChainDevice) => at.get(c.id) ?? ids.length;
+  return withDevices(
+    d,
+    [...d.chain.devices].sort((a, b) => order(a) - order(b)),
+  );
+}
+
+/** Addresses by position in the chain from 1, meters from 100; terminators at the two ends and nowhere else. */
+export function withChainNumbered<D extends LinksDesign>(d: D): D {
+  const last = d.chain.devices.length - 1;
+  let inverter = 0;
+  let meter = 99;
+  const addressOf = (c: ChainDevice) => (c.kind === 'inverter' ? ++inverter : c.kind === 'meter' ? ++meter : null);
+  return withDevices(
+    d,
+    d.chain.devices.map((c, i) => ({ ...c, address: addressOf(c), terminated: i === 0 || i === last })),
+  );
+}
+
+const edit = editOn<LinksDesign>();
+
+/** What may be changed in the chain. */
+export const linksEdits = [
+  edit('bit-rate', { bitRate: chainSchema.shape.bitRate }, (d, { bitRate }) => ({
+    ...d,
+    chain: { ...d.chain, bitRate },
+  })),
+  edit('chain-order', { ids: z.array(partId).max(300) }, (d, { ids }) => withChainOrder(d, ids)),
+  edit('chain-device', { device: chainDeviceSchema }, (d, { device }) =>
+    withDevices(d, replaced(d.chain.devices, device)),
+  ),
+  edit('remove-chain-device', { deviceId: partId }, (d, { deviceId }) =>
+    withDevices(
+      d,
+      d.chain.devices.filter((c) => c.id !== deviceId),
+    ),
+  ),
+  edit('number-chain', {}, (d) => withChainNumbered(d)),
+] as const;

@@ -1,0 +1,67 @@
+import { z } from 'zod';
+import type { PartOf, Shape } from '../kernel/discipline';
+import type { Flaw } from '../kernel/integrity';
+import { dangling, repeated } from '../kernel/integrity';
+import { partId, partName, quantity } from '../kernel/schema';
+import type { Base } from '../site/base';
+import type { SiteInverter } from '../site/parts';
+import { positionSchema } from '../site/position';
+
+export const BIT_RATES = [1200, 2400, 4800, 9600, 19200, 38400, 57600, 115200] as const;
+
+export const chainDeviceSchema = z.object({
+  id: partId,
+  kind: z.enum(['logger', 'inverter', 'meter']),
+  label: partName,
+  inverterId: partId.nullable(),
+  /** Null: still at the address it shipped with. A logger has none. */
+  address: z.number().int().min(1, 'Addresses run from 1 to 247.').max(247, 'Addresses run from 1 to 247.').nullable(),
+  terminated: z.boolean(),
+  unitLoads: quantity(0.03125, 4, 'unit loads', 'Unit loads of a logger or meter').nullable(),
+  position: positionSchema.nullable(),
+  entryM: quantity(0, 50, 'm', 'Cable a landed end takes'),
+  /** Measured route from the device before; null: reckoned from the positions. */
+  hopM: quantity(0.1, 2000, 'm', 'Measured route from the device before').nullable(),
+});
+export type ChainDevice = z.infer<typeof chainDeviceSchema>;
+
+/** The RS-485 chain in order; the logger or lead unit first. */
+export const chainSchema = z.object({
+  bitRate: z
+    .union(BIT_RATES.map((r) => z.literal(r)))
+    .nullable()
+    .meta({ unit: 'bit/s', description: 'Bit rate' }),
+  devices: z.array(chainDeviceSchema).max(300),
+});
+export type Chain = z.infer<typeof chainSchema>;
+
+export const linksShape = { chain: chainSchema.default({ bitRate: null, devices: [] }) } as const satisfies Shape;
+
+/** What the chain works on: the base and its own part. */
+export type LinksDesign = Base & PartOf<typeof linksShape>;
+
+/** An inverter as it stands in the chain before anybody touched it. */
+export const chainDeviceOf = (inverter: SiteInverter): ChainDevice => ({
+  id: `dev-${inverter.id}`,
+  kind: 'inverter',
+  label: inverter.tag,
+  inverterId: inverter.id,
+  address: null,
+  terminated: false,
+  unitLoads: null,
+  position: null,
+  entryM: 1,
+  hopM: null,
+});
+
+/** Devices and addresses that stand twice, devices of no inverter. */
+export function linksFlaws({ chain: { devices: items }, inverters }: LinksDesign): Flaw[] {
+  const list = 'chain.devices';
+  const ofInverter = { items, list, field: 'inverterId', key: (c: ChainDevice) => c.inverterId };
+  return [
+    ...repeated({ items, list, field: 'id', key: (c) => c.id, what: 'Chain device' }),
+    ...repeated({ ...ofInverter, what: 'Inverter' }),
+    ...repeated({ items, list, field: 'address', key: (c) => c.address?.toString(), what: 'Address' }),
+    ...dangling({ ...ofInverter, what: 'inverter' }, inverters),
+  ];
+}

@@ -1,0 +1,42 @@
+import type { Answer } from '../kernel/answer';
+import { known, lacking } from '../kernel/answer';
+import type { Hop } from './chain';
+import { chainHops, unitLoadsOf } from './chain';
+import type { Chain, ChainDevice, LinksDesign } from './part';
+
+/** One device with everything else on the chain. */
+export interface DeviceOnChain {
+  readonly device: ChainDevice;
+  readonly others: readonly ChainDevice[];
+}
+
+/** What the chain computes once for its rules, sheets and screens. */
+export interface ChainResult {
+  readonly chain: Chain;
+  readonly hops: readonly Hop[];
+  /** Cable of the whole chain, m. */
+  readonly lengthM: Answer<number>;
+  /** Σ of the unit loads of all devices. */
+  readonly unitLoads: Answer<number>;
+}
+
+/** Works the chain through. */
+export function linksResults(design: LinksDesign): ChainResult {
+  const { chain } = design;
+  const hops = chainHops(design);
+  const loads = chain.devices.map((device) => ({ device, loads: unitLoadsOf(design, device) }));
+  const summed = (values: readonly (number | null)[], missing: readonly string[]): Answer<number> =>
+    missing.length ? lacking(...missing) : known(values.reduce<number>((sum, v) => sum + (v ?? 0), 0));
+  return {
+    chain,
+    hops,
+    lengthM: summed(
+      hops.map((h) => h.cableM),
+      hops.filter((h) => h.cableM === null).map((h) => `route or positions for ${h.from.label} to ${h.to.label}`),
+    ),
+    unitLoads: summed(
+      loads.map((l) => l.loads),
+      loads.filter((l) => l.loads === null).map((l) => `unit loads of ${l.device.label}`),
+    ),
+  };
+}

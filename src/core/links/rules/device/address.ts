@@ -1,0 +1,32 @@
+import { published } from '../../../kernel/check';
+import { found } from '../../../kernel/judgement';
+import { rule } from '../../../kernel/rule';
+import type { DeviceOnChain } from '../../results';
+
+/** Lowest and highest address of a serial line (Modbus over Serial Line V1.02, 2.2; recalled). */
+const [LEAST, MOST] = [1, 247];
+
+/** Whether a device has an address of its own: two on one address answer at once. */
+export const ADDRESS = rule<DeviceOnChain>()({
+  id: 'links.address',
+  title: 'Address of its own, 1 to 247',
+  unit: '',
+  basis: published('Modbus over Serial Line V1.02, 2.2'),
+  needs: {
+    address: {
+      as: 'an address',
+      of: (d) => d.device.address,
+      missing: (d) => [`an address for ${d.device.label} (every unit ships at 1)`],
+    },
+  },
+  judge: ({ address }, { others }) => {
+    if (!(address >= LEAST && address <= MOST))
+      return found('stop', () => [`Address ${address} is outside ${LEAST} to ${MOST}.`]);
+    const twins = others.filter((o) => o.address === address);
+    return twins.length
+      ? found('stop', () => [
+          `Address ${address} is shared with ${twins.map((t) => t.label).join(', ')}: both answer at once.`,
+        ])
+      : found('holds', () => [`address ${address}`]);
+  },
+});

@@ -1,0 +1,9 @@
+import { rulesIn } from '../../kernel/rule';
+import type { ChainResult, DeviceOnChain } from '../results';
+
+/** The rules of the chain by what they are asked about. A file added to a folder is a rule added. */
+export const LINKS_RULES = {
+  device: rulesIn<DeviceOnChain>(import.meta.glob(['./device/*.ts', '!**/*.test.ts'], { eager: true })),
+  ends: rulesIn<ChainResult>(import.meta.glob(['./ends/*.ts', '!**/*.test.ts'], { eager: true })),
+  chain: rulesIn<ChainResult>(import.meta.glob(['./chain/*.ts', '!**/*.test.ts'], { eager: true })),
+};

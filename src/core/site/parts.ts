@@ -1,0 +1,81 @@
+import { z } from 'zod';
+import { MODULE_MOUNTING } from '../equipment/moduleMounting';
+import { partId, partName, quantity } from '../kernel/schema';
+import { positionSchema } from './position';
+
+/** The parts of the base that every discipline shares: planes, inverters, the board, and what a string is. */
+
+export const planeSchema = z.object({
+  id: partId,
+  label: partName.meta({ description: 'Name of the plane' }),
+  tiltDeg: quantity(0, 90, '°', 'Tilt from flat'),
+  azimuthDeg: quantity(0, 359.999, '°', 'Azimuth from north, clockwise'),
+  moduleTypeId: partId.meta({ description: 'Module type' }),
+  moduleCount: quantity(0, 20000, 'modules', 'Modules on the plane').int(),
+  mounting: z
+    .enum(Object.keys(MODULE_MOUNTING) as [keyof typeof MODULE_MOUNTING, ...(keyof typeof MODULE_MOUNTING)[]])
+    .meta({ description: 'How the modules are mounted' }),
+  position: positionSchema.nullable(),
+  /** Along which home runs leave, from the position to the right; the strings of the plane start evenly along it. */
+  edgeM: quantity(0, 2000, 'm', 'Edge along which home runs leave').default(0),
+  /** Used by the engineered method alone. */
+  engineeredUocColdV: quantity(5, 300, 'V', 'Engineered cold voltage of one module').nullable().default(null),
+});
+export type Plane = z.infer<typeof planeSchema>;
+
+/** Planes whose modules may share a tracker: one type, one tilt, one azimuth. */
+export function classOf(plane: Plane): string {
+  return `${plane.moduleTypeId}|${plane.tiltDeg}|${plane.azimuthDeg}`;
+}
+
+export const siteInverterSchema = z.object({
+  id: partId,
+  tag: z
+    .string()
+    .trim()
+    .regex(/^[A-Za-z0-9][A-Za-z0-9 ._-]{0,19}$/, 'Use letters, digits, space, dot and dash, at most 20.'),
+  typeId: partId.meta({ description: 'Inverter type' }),
+  position: positionSchema.nullable(),
+});
+export type SiteInverter = z.infer<typeof siteInverterSchema>;
+
+export const boardSchema = z.object({
+  label: partName,
+  position: positionSchema.nullable(),
+  busbarA: quantity(10, 6300, 'A', 'Busbar rating').nullable(),
+  mainBreakerA: quantity(10, 6300, 'A', 'Main breaker').nullable(),
+  mainAmbientC: quantity(-25, 80, '°C', 'Ambient at the main breaker').nullable(),
+});
+export type Board = z.infer<typeof boardSchema>;
+export const BLANK_BOARD: Board = {
+  label: 'Site board',
+  position: null,
+  busbarA: null,
+  mainBreakerA: null,
+  mainAmbientC: null,
+};
+
+/** An input of a tracker of an inverter. */
+export const placeSchema = z.object({
+  inverterId: partId,
+  tracker: z.number().int().min(1).max(24),
+  input: z.number().int().min(1).max(24),
+  /** 2: the second string of a Y-branch on this input. */
+  branch: z.union([z.literal(1), z.literal(2)]).default(1),
+});
+export type Place = z.infer<typeof placeSchema>;
+export const placeKey = (p: Place) => `${p.inverterId}/${p.tracker}/${p.input}/${p.branch}`;
+
+export const pvStringSchema = z.object({
+  id: partId,
+  number: z.number().int().min(1).max(9999),
+  planeId: partId,
+  modules: quantity(1, 60, 'modules', 'Modules in series').int(),
+  /** Null while the string hangs on no input. */
+  place: placeSchema.nullable(),
+  /** Where its home run leaves the roof; null: even along the edge of the plane. */
+  start: z.object({ xM: positionSchema.shape.xM, yM: positionSchema.shape.yM }).nullable().default(null),
+  /** Measured one-way length of the home run; null: reckoned from the places. */
+  lengthM: quantity(0.1, 1000, 'm', 'Measured home run, one way').nullable().default(null),
+});
+export type PvString = z.infer<typeof pvStringSchema>;

@@ -1,0 +1,15 @@
+import { z } from 'zod';
+import { quantity } from '../kernel/schema';
+
+/** Metres in the site's own frame: x right, y up the plan, z height. */
+export const positionSchema = z.object({
+  xM: quantity(-1e5, 1e5, 'm', 'To the right'),
+  yM: quantity(-1e5, 1e5, 'm', 'Up the plan'),
+  zM: quantity(-1e3, 1e4, 'm', 'Height'),
+});
+export type Position = z.infer<typeof positionSchema>;
+
+/** Way along walls and trays between two places, m: |Δx| + |Δy| + |Δz|. */
+export function wayM(a: Position, b: Position): number {
+  return Math.abs(a.xM - b.xM) + Math.abs(a.yM - b.yM) + Math.abs(a.zM - b.zM);
+}

@@ -1,0 +1,82 @@
+import { z } from 'zod';
+import { SCHOOL_NAMES } from '../conductor/school';
+import { partName, quantity } from '../kernel/schema';
+import { GRID_CODE_FAMILIES } from './gridCodes';
+
+export const SERVICES = [
+  'earthed wye with neutral (TN-S, TN-C-S)',
+  'earthed wye, TT',
+  'earthed wye, neutral not brought out',
+  'IT wye, shared',
+  'IT wye, dedicated transformer',
+  'delta ungrounded, shared',
+  'delta ungrounded, dedicated transformer',
+  'corner-grounded delta',
+  'high-leg delta',
+] as const;
+export const BUILDINGS = ['one- or two-family dwelling', 'other building', 'not on a building'] as const;
+export const COLD_METHODS = ['coefficient', 'table', 'engineered'] as const;
+
+/** What the survey finds out. Null means: nobody has said yet. */
+export const surveySchema = z.object({
+  name: partName,
+  place: z.string().trim().max(120),
+  latitudeDeg: quantity(-90, 90, '°', 'Latitude, north positive').nullable(),
+  longitudeDeg: quantity(-180, 180, '°', 'Longitude, east positive').nullable(),
+  altitudeM: quantity(-400, 6000, 'm', 'Altitude').nullable(),
+  coldestC: quantity(-60, 35, '°C', 'Lowest expected ambient at dawn').nullable(),
+  hottestC: quantity(0, 60, '°C', 'Hot design ambient').nullable(),
+  dcLegalMaxV: quantity(60, 1500, 'V', 'Legal DC limit at this place').nullable(),
+  school: z.enum(SCHOOL_NAMES).meta({ description: 'School of rules' }),
+  building: z.enum(BUILDINGS).nullable().default(null).meta({ description: 'On a building' }),
+  coldMethod: z.enum(COLD_METHODS).default('coefficient').meta({ description: 'Cold voltage by' }),
+  engineeredDocument: z
+    .string()
+    .trim()
+    .max(120)
+    .default('')
+    .meta({ description: 'Stamped document of the engineered cold voltage' }),
+  lineV: quantity(200, 1000, 'V', 'Nominal line voltage').nullable(),
+  frequencyHz: z
+    .union([z.literal(50), z.literal(60)])
+    .nullable()
+    .meta({ unit: 'Hz', description: 'Frequency' }),
+  service: z.enum(SERVICES).nullable().meta({ description: 'Supply and its earthing' }),
+  transformerKva: quantity(10, 10000, 'kVA', 'Transformer rating').nullable(),
+  transformerImpedancePercent: quantity(0.5, 20, '%', 'Transformer impedance').nullable(),
+  boardHighestV: quantity(200, 1100, 'V', 'Highest board voltage, feeding').nullable(),
+  gridCode: z.enum(GRID_CODE_FAMILIES).nullable().meta({ description: 'Grid code' }),
+  /** Null keeps the gates of these devices in the way until somebody has looked. */
+  rcdFitted: z.boolean().nullable().meta({ description: 'Residual-current devices fitted' }),
+  stopFitted: z.boolean().nullable().meta({ description: 'Emergency stop fitted' }),
+  contactsFitted: z.boolean().nullable().meta({ description: 'Dry contacts wired' }),
+});
+export type Survey = z.infer<typeof surveySchema>;
+
+/** A survey that has found out nothing but the name. */
+export function blankSurvey(name: string): Survey {
+  return {
+    name,
+    place: '',
+    latitudeDeg: null,
+    longitudeDeg: null,
+    altitudeM: null,
+    coldestC: null,
+    hottestC: null,
+    dcLegalMaxV: null,
+    school: 'IEC',
+    building: null,
+    coldMethod: 'coefficient',
+    engineeredDocument: '',
+    lineV: null,
+    frequencyHz: null,
+    service: null,
+    transformerKva: null,
+    transformerImpedancePercent: null,
+    boardHighestV: null,
+    gridCode: null,
+    rcdFitted: null,
+    stopFitted: null,
+    contactsFitted: null,
+  };
+}

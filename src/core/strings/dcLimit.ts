@@ -1,0 +1,55 @@
+import type { InverterType } from '../equipment/inverterType';
+import type { ModuleType } from '../equipment/moduleType';
+import type { Answer } from '../kernel/answer';
+import { known, lacking } from '../kernel/answer';
+import type { Survey } from '../site/survey';
+import { legalLimit } from './legalLimit';
+
+/** Whose voltages meet on a string. */
+export interface DcSide {
+  readonly module: ModuleType;
+  readonly inverter: InverterType;
+  readonly survey: Pick<Survey, 'school' | 'building' | 'dcLegalMaxV'>;
+}
+
+export interface DcLimit {
+  readonly limitV: number;
+  /** Which of them it is, in words. */
+  readonly by: string;
+  /** All of them, as a working shows them. */
+  readonly because: string;
+}
+
+const smallest = (limits: readonly { readonly by: string; readonly limitV: number }[]) =>
+  limits.reduce((a, b) => (b.limitV < a.limitV ? b : a));
+
+function limitsOf({ module, inverter, survey }: DcSide) {
+  const legal = legalLimit(survey);
+  const limits = [
+    { by: `${inverter.name} maximum input voltage`, limitV: inverter.dcMaxV },
+    { by: `${module.name} system voltage`, limitV: module.systemMaxV },
+    ...(inverter.connectorMaxV === null ? [] : [{ by: `${inverter.name} connectors`, limitV: inverter.connectorMaxV }]),
+    ...(legal === null ? [] : [legal]),
+  ];
+  const missing = [
+    ...(legal === null ? ['legal DC limit, or whether the array is on a building'] : []),
+    ...(inverter.connectorMaxV === null ? [`connector voltage of ${inverter.name}`] : []),
+  ];
+  return { limits, missing };
+}
+
+/**
+ * The highest voltage a string may reach, V: the smallest of inverter, module, connectors and legal limit by school and building.
+ * The one limit of the DC side: window, layout, verifier, scale, field reading, API, sheets and pack all take it from here.
+ * Unknown until the connectors' voltage and a legal limit are. Source: IEC 62548-1; NFPA 70 690.7 (recalled).
+ */
+export function dcLimit(side: DcSide): Answer<DcLimit> {
+  const { limits, missing } = limitsOf(side);
+  if (missing.length) return lacking(...missing);
+  const { limitV, by } = smallest(limits);
+  const all = limits.map((l) => `${l.limitV} V`).join(', ');
+  return known({ limitV, by, because: `V_lim = min(${all}) = ${limitV} V (${by})` });
+}
+
+/** The smallest of the limits that are known, V: what is above it is illegal whatever the missing ones will say. */
+export const dcLimitSoFarV = (side: DcSide): number => smallest(limitsOf(side).limits).limitV;

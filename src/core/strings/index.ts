@@ -1,0 +1,39 @@
+import { discipline } from '../site/base';
+import { withStrings, withoutLooseLocks, withoutPlaces } from './arrange';
+import { assessStrings } from './assess';
+import { stringsCalculations } from './calculations';
+import { stringsEdits } from './edits';
+import { stringsFlaws, stringsShape } from './part';
+import { stringsResults } from './results';
+import { STRINGS_RULES } from './rules';
+
+/** Modules in series on trackers: windows, currents, home runs, layout and energy. */
+export const strings = discipline({
+  name: 'strings',
+  shape: stringsShape,
+  edits: stringsEdits,
+  integrity: stringsFlaws,
+  onBase: {
+    /** A smaller type drops strings off inputs it lacks. */
+    inverterChanged: (d, unit) => {
+      const type = d.equipment.inverters.find((t) => t.id === unit.typeId);
+      return type
+        ? withoutPlaces(
+            d,
+            (p) => p.inverterId === unit.id && (p.tracker > type.trackers || p.input > type.inputsPerTracker),
+          )
+        : d;
+    },
+    inverterRemoved: (d, id) => withoutLooseLocks(withoutPlaces(d, (p) => p.inverterId === id)),
+    planeRemoved: (d, id) =>
+      withStrings(
+        d,
+        d.strings.filter((s) => s.planeId !== id),
+      ),
+  },
+  results: stringsResults,
+  assess: assessStrings,
+  rules: Object.values(STRINGS_RULES).flat(),
+  calculations: stringsCalculations,
+  version: 1,
+});

@@ -1,0 +1,13 @@
+import { edges } from '../../../testing/edges';
+import { T100 } from '../../../testing/examples';
+import { DC_POWER } from './dcPower';
+
+const unit = { id: 'i', tag: 'INV-01', typeId: T100.id, position: null };
+const loaded = (dcW: number | null, dcMaxW: number | null = 150_000) => ({ unit, type: { ...T100, dcMaxW }, dcW });
+
+edges(DC_POWER, {
+  holds: [loaded(150_000), loaded(90_000)],
+  stops: [loaded(150_001)],
+  without: { strings: loaded(null), 'maximum DC power of the inverter': loaded(90_000, null) },
+  numbers: [[loaded(120_000), { value: 120, limit: 150, margin: 20 }]],
+});

@@ -1,0 +1,30 @@
+import { expect, it } from 'vitest';
+import { edges } from '../../../testing/edges';
+import { onInput } from '../../../testing/subjects';
+import { CABLE_CURRENT } from './cableCurrent';
+
+/** One string: 1.25 × 14.21 A; no rear light on a pitched roof (IEC 62548-1). */
+const ONE_A = 1.25 * 14.21;
+/** 6 mm² beside another, 50 °C: 57 A, no credit under 60 °C (EN 50618, recalled); in bundles of 3, 4, 5, 6: × 0.7, 0.65, 0.6, 0.57. */
+const bundle = (
+  circuitsTogether: number | null,
+  parallel = 1,
+  fuseA: number | null = null,
+  ambientC: number | null = 50,
+) => onInput({ parallel, cable: { circuitsTogether, fuseA, ambientC } });
+
+edges(CABLE_CURRENT, {
+  holds: [bundle(3), bundle(20), bundle(6, 1, 32), bundle(5, 2)],
+  stops: [bundle(5, 3), bundle(6, 1, 33), bundle(3, 4), bundle(20, 1, null, 110)],
+  without: { 'current the DC cable may carry': bundle(null) },
+  numbers: [
+    [bundle(3), { value: ONE_A, limit: 57 * 0.7 }],
+    [bundle(3, 3), { value: 2 * ONE_A, limit: 57 * 0.7 }],
+    [bundle(3, 3, 25), { value: 25 }],
+    [bundle(3, 1, null, 90), { limit: 57 * 0.7 * Math.sqrt(30 / 60) }],
+  ],
+});
+
+it.each(['NEC', 'AU/NZ'] as const)('borrows no table for the %s school', (school) =>
+  expect(CABLE_CURRENT.check(onInput({ survey: { school } }), { element: 'string', path: '' }).verdict).toBe('unknown'),
+);

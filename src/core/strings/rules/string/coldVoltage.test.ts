@@ -1,0 +1,33 @@
+import { expect, it } from 'vitest';
+import { edges } from '../../../testing/edges';
+import { onInput } from '../../../testing/subjects';
+import { COLD_VOLTAGE } from './coldVoltage';
+
+/** 19 × 51.62 V × (1 + 0.00251 × 37) at −12 °C (IEC 62548-1, coefficient method). */
+const COLD_19_V = 19 * 51.62 * (1 + 0.00251 * 37);
+const limit = (dcMaxV: number) => onInput({ string: { modules: 19 }, type: { dcMaxV, mpptMaxV: 900 } });
+
+edges(COLD_VOLTAGE, {
+  holds: [limit(COLD_19_V / 0.9899), limit(1500)],
+  tight: [limit(COLD_19_V / 0.9901), limit(COLD_19_V)],
+  stops: [limit(COLD_19_V - 0.01)],
+  without: { 'the window of the string': onInput({ survey: { coldestC: null } }) },
+  numbers: [[limit(1100), { value: COLD_19_V, limit: 1100 }]],
+});
+
+it('is judged by the smallest of inverter, module, connectors and law', () => {
+  const smallest = (over: Parameters<typeof onInput>[0]) =>
+    COLD_VOLTAGE.check(onInput(over), { element: 'string', path: '' }).limit;
+  expect(smallest({ type: { dcMaxV: 1050 } })).toBe(1050);
+  expect(smallest({ module: { systemMaxV: 1000 } })).toBe(1000);
+  expect(smallest({ type: { connectorMaxV: 990 } })).toBe(990);
+  expect(smallest({ survey: { dcLegalMaxV: 980 } })).toBe(980);
+  expect(smallest({ survey: { school: 'NEC', building: 'one- or two-family dwelling' } })).toBe(600);
+  expect(smallest({ survey: { building: 'not on a building', dcLegalMaxV: null } })).toBe(1100);
+});
+
+it('says how much colder the morning may be, while that is little', () => {
+  const said = (dcMaxV: number) => COLD_VOLTAGE.check(limit(dcMaxV), { element: 'string', path: '' }).working.at(-1);
+  expect(said(COLD_19_V * 1.005)).toContain('2.2 K colder');
+  expect(said(1500)).not.toContain('colder');
+});

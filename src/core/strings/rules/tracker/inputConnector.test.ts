@@ -1,0 +1,18 @@
+import { edges } from '../../../testing/edges';
+import { onTracker } from '../../../testing/subjects';
+import { INPUT_CONNECTOR } from './inputConnector';
+
+const ONE_A = 1.25 * 14.21;
+const apart = (connectorMaxA: number | null) => onTracker({ type: { connectorMaxA } }, [{}, {}]);
+const joined = (connectorMaxA: number) =>
+  onTracker({ type: { connectorMaxA } }, [{ place: { input: 1 } }, { place: { input: 1, branch: 2 } }]);
+
+edges(INPUT_CONNECTOR, {
+  holds: [apart(ONE_A), apart(30), joined(2 * ONE_A)],
+  stops: [apart(ONE_A - 0.01), joined(2 * ONE_A - 0.01)],
+  without: { 'connector rating of the inverter': apart(null) },
+  numbers: [
+    [apart(30), { value: ONE_A, limit: 30 }],
+    [joined(40), { value: 2 * ONE_A }],
+  ],
+});

@@ -1,0 +1,40 @@
+import { expect, it } from 'vitest';
+import { edges } from '../../../testing/edges';
+import { onTracker } from '../../../testing/subjects';
+import { REVERSE_CURRENT } from './reverseCurrent';
+
+/** What one string pushes: 1.25 × 14.21 A = 17.76 A. A fuse lies above 1.5 × and to 2.4 × I_sc (IEC) or from 1.5625 × (NEC; recalled). */
+const ISC = 14.21;
+const strings = (n: number, fuseA: number | null = null, over: Parameters<typeof onTracker>[0] = {}) =>
+  onTracker(
+    { ...over, cable: { fuseA } },
+    Array.from({ length: n }, () => ({})),
+  );
+const moduleFuse = (fuseMaxA: number, n = 2) => strings(n, null, { module: { fuseMaxA } });
+const nec = (fuseA: number) => strings(3, fuseA, { survey: { school: 'NEC' } });
+
+edges(REVERSE_CURRENT, {
+  holds: [strings(1), moduleFuse(1.25 * ISC), strings(3, 25), nec(1.5625 * ISC), nec(25)],
+  stops: [
+    moduleFuse(1.25 * ISC - 0.01),
+    strings(3),
+    strings(3, 1.5 * ISC),
+    strings(3, 26),
+    nec(1.5625 * ISC - 0.01),
+    nec(26),
+  ],
+  without: {},
+  numbers: [
+    [strings(2), { value: 1.25 * ISC, limit: 25 }],
+    [strings(3), { value: 2 * 1.25 * ISC, limit: 25 }],
+    [strings(3, 25), { value: 25, limit: 25, margin: 0 }],
+    [strings(1), { value: 0 }],
+  ],
+});
+
+it('offers the fuse that fits, or fewer strings where none does', () => {
+  const last = (t: ReturnType<typeof strings>) =>
+    REVERSE_CURRENT.check(t, { element: 'tracker', path: '' }).working.at(-1);
+  expect(last(strings(3))).toContain('fit 25 A in both poles, or hang at most 2 strings');
+  expect(last(strings(3, null, { module: { fuseMaxA: 20 } }))).toContain('no standard rating does. Use at most 2');
+});

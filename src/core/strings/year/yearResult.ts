@@ -1,0 +1,61 @@
+import { z } from 'zod';
+import { RATIO_LEAST_PERCENT, RATIO_MOST_PERCENT } from '../dcAcRatio';
+
+/** A year of energy as it is shown, sent and kept. */
+
+export const unitYearSchema = z.object({
+  inverterId: z.string(),
+  tag: z.string(),
+  dcW: z.number(),
+  ratedW: z.number(),
+  dcKwh: z.number(),
+  acKwh: z.number(),
+  clippedKwh: z.number(),
+  clippedPercent: z.number(),
+  clippedHours: z.number(),
+  waitingHours: z.number().meta({ description: 'Hours with light in which no string reaches the start-up voltage' }),
+});
+export type UnitYear = Readonly<z.infer<typeof unitYearSchema>>;
+
+const trackerYearSchema = z.object({
+  inverterId: z.string(),
+  tracker: z.number(),
+  strings: z.number(),
+  dcKwh: z.number(),
+  mismatchKwh: z
+    .number()
+    .meta({ description: 'What unlike strings on it cost against trackers of their own; 0 for like ones' }),
+});
+
+export const yearResultSchema = z
+  .object({
+    units: z.array(unitYearSchema).max(200),
+    trackers: z.array(trackerYearSchema).max(5000),
+    heatMapKw: z
+      .array(z.array(z.number()).length(24))
+      .length(12)
+      .meta({ description: 'Mean AC power of the site, kW, by month and hour of the day in standard time' }),
+    monthlyKwh: z.array(z.number()).length(12),
+    planes: z.array(z.object({ planeId: z.string(), label: z.string(), kwhM2: z.number() })).max(200),
+    globalKwhM2: z.number(),
+    dcKwh: z.number(),
+    acKwh: z.number(),
+    clippedPercent: z.number(),
+    mismatchKwh: z.number(),
+    cableKwh: z.number(),
+    kwhPerKwp: z.number(),
+    assumptions: z
+      .array(z.string().max(400))
+      .max(40)
+      .meta({ description: 'What the result rests on, and what is not in it' }),
+  })
+  .meta({ id: 'YearOfEnergy' });
+export type YearResult = Readonly<z.infer<typeof yearResultSchema>>;
+
+/** What is odd about a unit's DC/AC ratio or clipping, in words; empty where nothing is (common practice: 90 to 150 %, 3 % clipped). */
+export function ratioWords(u: Pick<UnitYear, 'dcW' | 'ratedW' | 'clippedPercent'>): string {
+  const percent = (100 * u.dcW) / u.ratedW;
+  if (percent < RATIO_LEAST_PERCENT) return 'larger than needed (SY02)';
+  if (percent > RATIO_MOST_PERCENT) return 'above the usual 150 % (SY03)';
+  return u.clippedPercent > 3 ? 'clips more than 3 % (SY04)' : '';
+}

@@ -1,0 +1,18 @@
+import type { BoardLoad, GridLoad } from '../ac/boardLoad';
+import { acResults } from '../ac/results';
+import { Memo } from '../kernel/memo';
+import type { Board } from '../site/parts';
+import type { Survey } from '../site/survey';
+import { siteOf } from './examples';
+
+/** The board of a site of like units of 160 A, with what a test wants changed. */
+export function boardLoad(units: number, board: Partial<Board>, survey: Partial<Survey> = {}): BoardLoad {
+  const d = siteOf(units, []);
+  return acResults({ ...d, board: { ...d.board, ...board }, survey: { ...d.survey, ...survey } }, new Memo()).board;
+}
+
+/** The grid connection of a site of like units of 110 kVA. */
+export function gridLoad(units: number, survey: Partial<Survey>): GridLoad {
+  const d = siteOf(units, []);
+  return acResults({ ...d, survey: { ...d.survey, ...survey } }, new Memo()).grid;
+}

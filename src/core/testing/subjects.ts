@@ -1,0 +1,73 @@
+import type { AcRun } from '../ac/part';
+import type { RunResult } from '../ac/results';
+import { runResult } from '../ac/results';
+import type { AcBay, InverterType } from '../equipment/inverterType';
+import type { ModuleType } from '../equipment/moduleType';
+import type { Place, Plane, PvString } from '../site/parts';
+import type { Survey } from '../site/survey';
+import type { LoadedTracker, StringOnInput } from '../strings/onInput';
+import { loadedTrackers } from '../strings/onInput';
+import type { DcCable } from '../strings/part';
+import { windowOnSite } from '../strings/window';
+import { CABLE, M575, SURVEY, T100, plane, runOf } from './examples';
+
+/** Parts of the line on which every rule holds, with what a test wants changed. */
+
+const UNIT = { id: 'inv-1', tag: 'INV-01', typeId: T100.id, position: null };
+
+/** A run of 60 m, 120 mm² copper on 200 A, worked through. */
+export function acRun(
+  over: {
+    readonly run?: Partial<AcRun>;
+    readonly type?: Partial<InverterType>;
+    readonly bay?: Partial<AcBay>;
+    readonly survey?: Partial<Survey>;
+  } = {},
+): RunResult {
+  const type = { ...T100, ...over.type, bay: { ...T100.bay, ...over.bay } };
+  return runResult({ ...runOf(UNIT.id), ...over.run }, UNIT, type, { ...SURVEY, ...over.survey });
+}
+
+interface OnInput {
+  readonly string?: Partial<PvString>;
+  readonly place?: Partial<Place>;
+  readonly plane?: Partial<Plane>;
+  readonly module?: Partial<ModuleType>;
+  readonly type?: Partial<InverterType>;
+  readonly survey?: Partial<Survey>;
+  readonly cable?: Partial<DcCable>;
+  readonly lengthM?: number | null;
+  readonly parallel?: number;
+}
+
+/** A string of 17 modules on input 1.1 with a home run of 40 m. */
+export function onInput(over: OnInput = {}): StringOnInput {
+  const place: Place = { inverterId: UNIT.id, tracker: 1, input: 1, branch: 1, ...over.place };
+  const lies = plane('south', 200, over.plane);
+  const module = { ...M575, ...over.module };
+  const type = { ...T100, ...over.type };
+  const survey = { ...SURVEY, ...over.survey };
+  return {
+    string: { id: 's-1', number: 1, planeId: lies.id, modules: 17, place, start: null, lengthM: null, ...over.string },
+    place,
+    plane: lies,
+    module,
+    unit: UNIT,
+    type,
+    survey,
+    window: windowOnSite(survey, lies, module, type),
+    lengthM: over.lengthM === undefined ? 40 : over.lengthM,
+    parallel: over.parallel ?? 1,
+    cable: { ...CABLE, ...over.cable },
+  };
+}
+
+/** A tracker with as many like strings as there are entries, on inputs 1, 2, …, each with its own changes. */
+export function onTracker(over: OnInput = {}, each: readonly OnInput[] = [{}]): LoadedTracker {
+  const strings = each.map((own, i) =>
+    onInput({ ...over, ...own, place: { input: i + 1, ...own.place }, parallel: each.length }),
+  );
+  const [tracker] = loadedTrackers(strings);
+  if (!tracker) throw new RangeError('each must hold a string');
+  return tracker;
+}

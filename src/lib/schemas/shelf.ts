@@ -1,0 +1,11 @@
+import { z } from 'zod';
+import { inverterTypeSchema } from '$core/equipment/inverterType';
+import { moduleTypeSchema } from '$core/equipment/moduleType';
+
+/** The company's equipment. */
+export const shelfRequest = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('module'), sheet: moduleTypeSchema }),
+  z.object({ kind: z.literal('inverter'), sheet: inverterTypeSchema }),
+]);
+export const shelfSchema = z.object({ modules: z.array(moduleTypeSchema), inverters: z.array(inverterTypeSchema) });
+export const putOnShelfSchema = z.object({ id: z.string() });

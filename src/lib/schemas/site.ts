@@ -1,0 +1,50 @@
+import type { Operation } from 'fast-json-patch';
+import { z } from 'zod';
+import { designEditSchema, siteDesignSchema } from '$core/design';
+import { pvStringSchema } from '$core/site/parts';
+import { surveySchema } from '$core/site/survey';
+
+/** A site and its design, as the API takes and gives them. */
+
+const revision = z.number().int().min(1);
+
+export const createRequest = z.object({ name: surveySchema.shape.name });
+export const createdSchema = z.object({ siteId: z.string() });
+
+export const editRequest = z.object({ revision, edit: designEditSchema });
+export const undoRequest = z.object({ revision });
+
+/** What a change answers: not the design, which whoever changed it has, but what the server made otherwise. */
+export const changedSchema = z.object({
+  revision,
+  canUndo: z.boolean().meta({ description: 'Whether there is a change to take back' }),
+  changes: z
+    .array(
+      z.object({
+        op: z.enum(['add', 'remove', 'replace', 'move', 'copy', 'test']),
+        path: z.string(),
+        from: z.string().optional(),
+        value: z.unknown().optional(),
+      }),
+    )
+    .meta({
+      id: 'DesignChanges',
+      description:
+        'JSON Patch (RFC 6902): after an edit, from the design with the edit to the stored one, and so mostly empty; after an undo, from the design before it',
+    }),
+});
+export type Changed = Omit<z.infer<typeof changedSchema>, 'changes'> & { changes: Operation[] };
+
+/** A whole design with the revision it stands at: what a page opens with. */
+export const storedSchema = z.object({
+  siteId: z.string(),
+  revision,
+  design: siteDesignSchema,
+  canUndo: z.boolean().meta({ description: 'Whether there is a change to take back' }),
+});
+export type StoredDesign = Readonly<z.infer<typeof storedSchema>>;
+
+export const releaseRequest = z.object({ revision, by: z.string().trim().min(1, 'Say who releases it.').max(80) });
+export const releasedSchema = z.object({ letter: z.string() });
+
+export const stringListSchema = z.object({ strings: z.array(pvStringSchema).readonly() });

@@ -1,0 +1,65 @@
+import { assessmentSchema } from '$core/design/calculations';
+import { projectFileSchema } from '$lib/schemas/projectFile';
+import {
+  changedSchema,
+  createRequest,
+  createdSchema,
+  editRequest,
+  releaseRequest,
+  releasedSchema,
+  undoRequest,
+} from '$lib/schemas/site';
+import type { Operation } from '../operation';
+
+export const siteOperations: readonly Operation[] = [
+  {
+    path: '/api/v1/sites',
+    method: 'post',
+    summary: 'A new, empty site',
+    request: createRequest,
+    response: createdSchema,
+    status: '201',
+  },
+  {
+    path: '/api/v1/projects',
+    method: 'post',
+    summary: 'Import a project file as a site of its own',
+    request: projectFileSchema,
+    response: createdSchema,
+    status: '201',
+  },
+  {
+    path: '/api/v1/sites/{id}/project',
+    method: 'get',
+    summary: 'Export a site as a project file',
+    response: projectFileSchema,
+  },
+  {
+    path: '/api/v1/sites/{id}/assessment',
+    method: 'get',
+    summary: 'Every check of a site',
+    response: assessmentSchema,
+  },
+  {
+    path: '/api/v1/sites/{id}/edits',
+    method: 'post',
+    summary: 'Change the design under its revision',
+    request: editRequest,
+    response: changedSchema,
+  },
+  {
+    path: '/api/v1/sites/{id}/undo',
+    method: 'post',
+    summary: 'Take the last change back',
+    request: undoRequest,
+    response: changedSchema,
+  },
+  {
+    path: '/api/v1/sites/{id}/releases',
+    method: 'post',
+    summary: 'Freeze the design under the next letter',
+    request: releaseRequest,
+    response: releasedSchema,
+    status: '201',
+  },
+];

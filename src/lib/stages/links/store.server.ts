@@ -1,0 +1,27 @@
+import type { Chain, ChainDevice } from '$core/links/part';
+import type { PartStore, Row } from '$lib/server/db/partStore';
+import { storedList } from '$lib/server/db/partStore';
+import { chainDevice } from './tables.server';
+
+type Columns = typeof chainDevice.$inferSelect;
+
+function deviceOf(row: Row): ChainDevice {
+  const { id, kind, label, inverterId, address, terminated, cable } = row as Columns;
+  return { id, kind, label, inverterId, address, terminated, ...cable };
+}
+
+/** Devices in rows; the bit rate as a value. */
+export const store: PartStore = {
+  lists: [
+    storedList<ChainDevice>({
+      table: chainDevice,
+      key: 'id',
+      list: (d) => d.chain.devices,
+      row: ({ unitLoads, position, entryM, hopM, ...c }) => ({ ...c, cable: { unitLoads, position, entryM, hopM } }),
+    }),
+  ],
+  rest: ({ chain: { bitRate } }) => ({ bitRate }),
+  part: ([devices = []], rest) => ({
+    chain: { bitRate: (rest.bitRate ?? null) as Chain['bitRate'], devices: devices.map(deviceOf) },
+  }),
+};
