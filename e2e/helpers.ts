@@ -50,7 +50,7 @@ export async function passGate(page: Page, name: string): Promise<void> {
 }
 
 /** Confirms the open step of the energising order, after its wait. */
-export async function confirmStep(
+async function confirmStep(
   page: Page,
   action: string,
   seen: string,

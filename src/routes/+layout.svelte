@@ -14,6 +14,7 @@
       <a href="/" class={here === '/' ? 'underline underline-offset-4' : ''}>Yard</a>
       <a href="/shelf" class={here.startsWith('/shelf') ? 'underline underline-offset-4' : ''}>Shelf</a>
       <a href="/bench" class={here.startsWith('/bench') ? 'underline underline-offset-4' : ''}>Bench</a>
+      <a href="/rules" class={here.startsWith('/rules') ? 'underline underline-offset-4' : ''}>Rules</a>
     </nav>
     <p class="ml-auto hidden text-sm opacity-80 sm:block">Answers this machine only: no accounts yet.</p>
   </div>

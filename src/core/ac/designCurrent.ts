@@ -11,7 +11,7 @@ export function lineCurrentA(apparentVa: number, lineV: number): number {
 }
 
 /** Low edge of the voltage window at which a unit still feeds its apparent power (common practice). */
-export const LOW_EDGE = 0.9;
+const LOW_EDGE = 0.9;
 
 export interface DesignCurrent {
   readonly currentA: number;

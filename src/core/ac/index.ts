@@ -9,6 +9,8 @@ import { AC_RULES } from './rules';
 /** From the studs of the inverter to the grid: current, breaker, conductor, lug, gland, board, transformer. */
 export const ac = discipline({
   name: 'ac',
+  title: 'AC runs',
+  elements: ['lug', 'run', 'board'],
   shape: acShape,
   edits: acEdits,
   integrity: acFlaws,

@@ -69,7 +69,7 @@ function sumsOf(block: Block): Sums {
 }
 
 /** Sums blocks of checks up by element of the line. An element without checks is unknown, never holding. */
-export function summarise(blocks: readonly Block[]): Assessment {
+function summarise(blocks: readonly Block[]): Assessment {
   const counts = noCounts();
   const line = new Map(LINE_ELEMENTS.map((e) => [e, { checks: 0, smallest: null as Check | null }]));
   for (const sums of blocks.map(sumsOf)) {

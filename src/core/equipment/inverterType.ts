@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { partId, partName, quantity } from '../kernel/schema';
 
-export const WIRINGS = ['5-wire', '4-wire with neutral jumper', '3-wire plus PE'] as const;
+const WIRINGS = ['5-wire', '4-wire with neutral jumper', '3-wire plus PE'] as const;
 
 /** The AC bay: what a lug, a gland and a bend have to live with. Null where the data sheet is silent. */
-export const acBaySchema = z.object({
+const acBaySchema = z.object({
   studM: z
     .union([z.literal(6), z.literal(8), z.literal(10), z.literal(12), z.literal(16)])
     .meta({ unit: 'M', description: 'Thread of the AC studs' }),

@@ -169,8 +169,3 @@ export function sheetFindings(m: ModuleType): SheetFinding[] {
     return found ? [{ code, ...found }] : [];
   });
 }
-
-/** Whether the sheet has no error, so that strings may be sized from it. */
-export function sheetIsUsable(m: ModuleType): boolean {
-  return sheetFindings(m).every((f) => f.severity !== 'error');
-}

@@ -16,7 +16,7 @@ export const LINE_ELEMENTS = [
 ] as const;
 export type LineElement = (typeof LINE_ELEMENTS)[number];
 
-export const VERDICTS = ['holds', 'tight', 'stop', 'unknown'] as const;
+const VERDICTS = ['holds', 'tight', 'stop', 'unknown'] as const;
 export const verdictSchema = z
   .enum(VERDICTS)
   .meta({ id: 'Verdict', description: 'unknown: an input is missing, never to be read as holding' });

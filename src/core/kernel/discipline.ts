@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Check } from './check';
+import type { Check, LineElement } from './check';
 import type { Flaw } from './integrity';
 import type { Memo } from './memo';
 import type { ListedRule } from './rule';
@@ -48,6 +48,10 @@ export const calculation = <I extends z.ZodType, O extends z.ZodType>(c: Calcula
 
 export interface Discipline<B, H, N extends string, P extends Shape, E extends readonly AnyEdit[], R> {
   readonly name: N;
+  /** What people call it: its stage goes by that name. */
+  readonly title: string;
+  /** Elements of the line that are worked on in it. */
+  readonly elements: readonly LineElement[];
   readonly shape: P;
   readonly edits: E;
   /** Broken references and contradictions of its own part. */

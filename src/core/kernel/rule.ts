@@ -54,7 +54,7 @@ export const rule =
     const all = names.map((name) => needs[name] as NeedOf<S>);
     return {
       ...card,
-      asks: all.map((n) => n.as),
+      asks: [...new Set(all.map((n) => n.as))],
       check(about, subject) {
         const known: Record<string, unknown> = {};
         let missing: string[] | null = null;

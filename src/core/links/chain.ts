@@ -4,7 +4,7 @@ import { wayM } from '../site/position';
 import type { ChainDevice, LinksDesign } from './part';
 
 /** Slack of a cable laid by hand, share of the route (common practice). */
-export const SLACK = 0.05;
+const SLACK = 0.05;
 
 /**
  * Longest RS-485 chain at a bit rate, m: min(1200, 1e8/rate).
@@ -30,8 +30,8 @@ export interface Hop {
 
 /** The hops in order, each with its cable. */
 export function chainHops(design: LinksDesign): Hop[] {
-  const positions = new Map(design.inverters.map((u) => [u.id, u.position]));
-  const positionOf = (d: ChainDevice) => (d.inverterId ? positions.get(d.inverterId) : d.position) ?? null;
+  const line = lineOf(design);
+  const positionOf = (d: ChainDevice) => (d.inverterId ? line.inverter(d.inverterId)?.position : d.position) ?? null;
   return design.chain.devices.slice(1).map((to, i) => {
     const from = design.chain.devices[i] as ChainDevice;
     const [a, b] = [positionOf(from), positionOf(to)];

@@ -9,6 +9,8 @@ import { LINKS_RULES } from './rules';
 /** The RS-485 chain from the logger to the last unit. */
 export const links = discipline({
   name: 'links',
+  title: 'Links',
+  elements: ['chain'],
   shape: linksShape,
   edits: linksEdits,
   integrity: linksFlaws,

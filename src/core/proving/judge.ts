@@ -178,7 +178,7 @@ function judgeInsulationEntry(record: RecordOf<'insulation'>, design: SiteDesign
 }
 
 function judgeAcEntry(record: RecordOf<'ac-voltages'>, design: SiteDesign): Judged {
-  const unit = design.inverters.find((u) => u.id === record.subject.id);
+  const unit = lineOf(design).inverter(record.subject.id);
   if (!unit) return nothing(record);
   const { l12V, l23V, l31V, l1V, l2V, l3V, frequencyHz, rotation } = record.values;
   const subject: Subject = { element: 'grid', path: `${unit.tag} / AC voltages`, id: unit.id };

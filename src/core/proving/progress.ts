@@ -26,7 +26,7 @@ export interface Progress {
 }
 
 /** The parts of a released design as the gates see them: strings count where they hang. */
-export function gateModel(design: SiteDesign): GateModel {
+function gateModel(design: SiteDesign): GateModel {
   const { rcdFitted, stopFitted, contactsFitted } = design.survey;
   const line = lineOf(design);
   return {
@@ -42,7 +42,7 @@ export function gateModel(design: SiteDesign): GateModel {
 }
 
 /** What an entry on a part rests on: when it differs between two releases, proofs made on the older one are stale. */
-export function subjectFingerprint(design: SiteDesign, subject: SiteRecord['subject']): string {
+function subjectFingerprint(design: SiteDesign, subject: SiteRecord['subject']): string {
   if (subject.scope === 'site') return 'site';
   const line = lineOf(design);
   if (subject.scope === 'string') {

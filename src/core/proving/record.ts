@@ -7,13 +7,13 @@ import { ENERGISE_ORDER_1 } from './tables/energiseOrder';
 
 const enumOf = <T extends string>(values: readonly T[]) => z.enum(values as [T, ...T[]]);
 
-export const instrumentSchema = z.object({
+const instrumentSchema = z.object({
   name: z.string().trim().min(1, 'Name the instrument.').max(60),
   serial: z.string().trim().min(1, 'Enter its serial number.').max(60),
   calibratedUntil: z.iso.date('Enter the calibration date as YYYY-MM-DD.'),
 });
 
-export const subjectSchema = z.discriminatedUnion('scope', [
+const subjectSchema = z.discriminatedUnion('scope', [
   z.object({ scope: z.literal('site'), id: z.literal('site') }),
   z.object({ scope: z.literal('inverter'), id: partId }),
   z.object({ scope: z.literal('string'), id: partId }),
@@ -86,7 +86,6 @@ export const RECORD_VALUES = {
 } as const;
 
 export type RecordKind = keyof typeof RECORD_VALUES;
-export const RECORD_KINDS = Object.keys(RECORD_VALUES) as RecordKind[];
 
 const entry = <K extends RecordKind>(kind: K) =>
   z.object({ ...common, kind: z.literal(kind), values: RECORD_VALUES[kind] });

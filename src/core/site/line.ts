@@ -2,6 +2,7 @@ import type { InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
 import type { Base } from './base';
 import type { Place, Plane, PvString, SiteInverter } from './parts';
+import { placeKey } from './parts';
 
 /** What the index reads: the base, and the strings where a design has them. */
 export type LineDesign = Pick<Base, 'equipment' | 'planes' | 'inverters'> & { readonly strings?: readonly PvString[] };
@@ -32,7 +33,9 @@ export class Line {
   #modules: ReadonlyMap<string, ModuleType> | null = null;
   #types: ReadonlyMap<string, InverterType> | null = null;
   #planes: ReadonlyMap<string, Plane> | null = null;
+  #inverters: ReadonlyMap<string, SiteInverter> | null = null;
   #units: ReadonlyMap<string, UnitOnLine> | null = null;
+  #byPlace: ReadonlyMap<string, PvString> | null = null;
   #strings: ReadonlyMap<string, PvString> | null = null;
   #printed: readonly PvString[] | null = null;
 
@@ -68,6 +71,24 @@ export class Line {
     return string && this.placed(string);
   }
 
+  /** An inverter, whether its type is known or not. */
+  inverter(id: string): SiteInverter | undefined {
+    return (this.#inverters ??= new Map(this.design.inverters.map((u) => [u.id, u]))).get(id);
+  }
+
+  /** The string on an input, by the key of its place. */
+  stringAt(placeKeyed: string): PvString | undefined {
+    this.#byPlace ??= new Map(
+      (this.design.strings ?? []).flatMap((s) => (s.place ? [[placeKey(s.place), s] as const] : [])),
+    );
+    return this.#byPlace.get(placeKeyed);
+  }
+
+  /** Name of a plane; its id where it is not there. */
+  planeLabel(planeId: string): string {
+    return this.plane(planeId)?.plane.label ?? planeId;
+  }
+
   /** A string with everything it touches; undefined where its plane or module is not there. */
   placed(string: PvString): StringOnLine | undefined {
     const on = this.plane(string.planeId);
@@ -85,7 +106,7 @@ export class Line {
 
   /** Tag of an inverter; its id where it is not there. */
   tag(inverterId: string): string {
-    return this.unit(inverterId)?.unit.tag ?? inverterId;
+    return this.inverter(inverterId)?.tag ?? inverterId;
   }
 
   /** DC power that hangs on an inverter, W at standard conditions: Σ n·P_max. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { lineOf } from '../site/line';
 import type { Plane, PvString } from '../site/parts';
 import { wayM } from '../site/position';
 import type { StringsDesign } from './part';
@@ -31,15 +32,15 @@ export function cableNeedA(oneA: number, parallel: number, fuseA: number | null)
 }
 
 /** Where the home run of a plane's k-th of `of` strings leaves: its own start, or even along the edge of the plane. Null while unknown. */
-export function homeRunStart(string: Pick<PvString, 'start'>, plane: Plane, k: number, of: number) {
+function homeRunStart(string: Pick<PvString, 'start'>, plane: Plane, k: number, of: number) {
   if (!plane.position) return null;
   const { xM, yM, zM } = plane.position;
   return string.start ? { ...string.start, zM } : { xM: xM + (plane.edgeM * (k + 0.5)) / of, yM, zM };
 }
 
 /** One-way length of every string's home run, m, by string id; null where it is neither measured nor both places are known. */
-export function homeRunLengths(d: Pick<StringsDesign, 'strings' | 'planes' | 'inverters'>): Map<string, number | null> {
-  const ends = new Map(d.inverters.map((i) => [i.id, i.position]));
+export function homeRunLengths(d: StringsDesign): Map<string, number | null> {
+  const line = lineOf(d);
   const onPlane = new Map<string, PvString[]>(d.planes.map((p) => [p.id, []]));
   for (const s of d.strings) onPlane.get(s.planeId)?.push(s);
   const lengths = new Map<string, number | null>();
@@ -47,7 +48,7 @@ export function homeRunLengths(d: Pick<StringsDesign, 'strings' | 'planes' | 'in
     const own = onPlane.get(plane.id) ?? [];
     own.forEach((s, k) => {
       const start = homeRunStart(s, plane, k, own.length);
-      const end = s.place ? ends.get(s.place.inverterId) : null;
+      const end = s.place ? line.inverter(s.place.inverterId)?.position : null;
       lengths.set(s.id, s.lengthM ?? (start && end ? HOME_RUN_SLACK * wayM(start, end) : null));
     });
   }

@@ -1,4 +1,5 @@
 import { discipline } from '../site/base';
+import { lineOf } from '../site/line';
 import { withStrings, withoutLooseLocks, withoutPlaces } from './arrange';
 import { assessStrings } from './assess';
 import { stringsCalculations } from './calculations';
@@ -10,13 +11,15 @@ import { STRINGS_RULES } from './rules';
 /** Modules in series on trackers: windows, currents, home runs, layout and energy. */
 export const strings = discipline({
   name: 'strings',
+  title: 'Strings',
+  elements: ['string', 'tracker', 'inverter'],
   shape: stringsShape,
   edits: stringsEdits,
   integrity: stringsFlaws,
   onBase: {
     /** A smaller type drops strings off inputs it lacks. */
     inverterChanged: (d, unit) => {
-      const type = d.equipment.inverters.find((t) => t.id === unit.typeId);
+      const type = lineOf(d).inverterType(unit.typeId);
       return type
         ? withoutPlaces(
             d,

@@ -74,7 +74,7 @@ export const BLANK_DC_CABLE: DcCable = {
   fuseA: null,
   dropReason: '',
 };
-export const BLANK_ENERGY: EnergyInputs = {
+const BLANK_ENERGY: EnergyInputs = {
   utcOffsetH: null,
   clearness: null,
   monthlyMeanC: null,

@@ -36,7 +36,7 @@ export function stringRows(design: StringsDesign): Readonly<Record<Column, ListC
   const line = lineOf(design);
   return line.printedStrings.map((s) => ({
     string: s.number,
-    plane: line.plane(s.planeId)?.plane.label ?? s.planeId,
+    plane: line.planeLabel(s.planeId),
     modules: s.modules,
     inverter: s.place ? line.tag(s.place.inverterId) : null,
     tracker: s.place?.tracker ?? null,

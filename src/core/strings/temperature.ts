@@ -26,8 +26,3 @@ export function hotCellC(hottestC: number, nmotC: number, mounting: ModuleMounti
   const byNmot = cellTemperatureC(hottestC, STC_W_M2, nmotC);
   return CLOSE.includes(mounting) ? Math.max(byNmot, hottestC + MODULE_MOUNTING[mounting].hotOffsetK) : byNmot;
 }
-
-/** Cell temperature from a thermometer on the back of the module, °C: T_back + d · G/1000 (King et al. 2004, SAND2004-3535; recalled). */
-export function cellFromBackC(backC: number, irradianceWm2: number, mounting: ModuleMounting): number {
-  return backC + (MODULE_MOUNTING[mounting].rearToCellK * irradianceWm2) / STC_W_M2;
-}

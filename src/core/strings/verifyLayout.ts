@@ -10,7 +10,7 @@ import { coldOnSite } from './coldVoltage';
 import { dcLimitSoFarV } from './dcLimit';
 import { windowOnSite } from './window';
 
-export const PREDICATES = ['V01', 'V02', 'V03', 'V04', 'V05', 'V06', 'V07', 'V08', 'V09', 'V10', 'V11', 'V12'] as const;
+const PREDICATES = ['V01', 'V02', 'V03', 'V04', 'V05', 'V06', 'V07', 'V08', 'V09', 'V10', 'V11', 'V12'] as const;
 
 /** A predicate of a legal layout that does not hold, in words. */
 export const violationSchema = z.object({ predicate: z.enum(PREDICATES), text: z.string() });
@@ -189,9 +189,8 @@ function trackers(design: StringsDesign, placed: readonly Placed[]): Violation[]
 function power(design: StringsDesign, placed: readonly Placed[]): Violation[] {
   const watts = new Map<string, number>();
   for (const h of placed) watts.set(h.unit.id, (watts.get(h.unit.id) ?? 0) + h.s.modules * h.module.pmaxW);
-  const most = new Map(design.equipment.inverters.map((t) => [t.id, t.dcMaxW]));
   return design.inverters.flatMap((unit) => {
-    const [own, limit] = [watts.get(unit.id) ?? 0, most.get(unit.typeId) ?? null];
+    const [own, limit] = [watts.get(unit.id) ?? 0, lineOf(design).inverterType(unit.typeId)?.dcMaxW ?? null];
     return limit !== null && own > limit * (1 + ROUNDING)
       ? [say('V06', `${unit.tag}: ${(own / 1000).toFixed(1)} kW on ${(limit / 1000).toFixed(1)} kW.`)]
       : [];
@@ -202,7 +201,7 @@ function lockKept(design: StringsDesign, lock: Lock, placed: readonly Placed[]):
   const broken = (what: string) => [say('V08', `The lock on ${what} was not kept.`)];
   const line = lineOf(design);
   const tag = (id: string) => line.tag(id);
-  const label = (id: string) => line.plane(id)?.plane.label ?? id;
+  const label = (id: string) => line.planeLabel(id);
   switch (lock.kind) {
     case 'string': {
       const on = line.string(lock.stringId);
@@ -296,7 +295,7 @@ function claims(design: StringsDesign, placed: readonly Placed[], stated: Stated
   }, 0);
   const recomputed: Readonly<Record<string, number>> = {
     unused: design.planes.reduce((sum, p) => sum + p.moduleCount, 0) - placed.reduce((sum, h) => sum + h.s.modules, 0),
-    balanceBand: Math.max(0, Math.ceil(spread / 0.05 - 1 - 1e-9)),
+    balanceBand: Math.max(0, Math.ceil(spread / 0.05 - 1 - ROUNDING)),
     distinctLengths: distinctLengths(placed),
     homeRunM,
     lengthSpread: [...byClass.values()].reduce((sum, n) => sum + Math.max(...n) - Math.min(...n), 0),

@@ -6,7 +6,7 @@ const UNIX_EPOCH_JD = 2440587.5;
 const MS_A_DAY = 86_400_000;
 
 /** Terrestrial time minus universal time, s: near 69 in the 2020s (recalled). A minute of it moves the sun by 0.0007°. */
-export const DELTA_T_S = 69;
+const DELTA_T_S = 69;
 
 export interface SunPosition {
   /** Angle from straight up, degrees; without refraction. */

@@ -1,4 +1,4 @@
-import * as jsonpatch from 'fast-json-patch';
+import jsonpatch from 'fast-json-patch';
 import { getContext, setContext } from 'svelte';
 import type { DesignEdit, SiteDesign } from '$core/design';
 import { applyEdit } from '$core/design';

@@ -1,4 +1,4 @@
-import { compare } from 'fast-json-patch';
+import jsonpatch from 'fast-json-patch';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { applyEdit } from '$core/design';
 import type { DesignEdit } from '$core/design';
@@ -28,7 +28,7 @@ function server(answer?: () => Response) {
     const before = stored;
     stored = body.edit ? applyEdit(stored, body.edit) : structuredClone(design);
     revision += 1;
-    return Response.json({ revision, canUndo: true, changes: body.edit ? [] : compare(before, stored) });
+    return Response.json({ revision, canUndo: true, changes: body.edit ? [] : jsonpatch.compare(before, stored) });
   });
   return asked;
 }

@@ -36,7 +36,7 @@ export const changedSchema = z.object({
 export type Changed = Omit<z.infer<typeof changedSchema>, 'changes'> & { changes: Operation[] };
 
 /** A whole design with the revision it stands at: what a page opens with. */
-export const storedSchema = z.object({
+const storedSchema = z.object({
   siteId: z.string(),
   revision,
   design: siteDesignSchema,

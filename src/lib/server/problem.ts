@@ -32,7 +32,7 @@ export function pointerOf(path: readonly PropertyKey[]): string {
   return path.map((part) => `/${String(part).replaceAll('~', '~0').replaceAll('/', '~1')}`).join('');
 }
 
-export function flawsOf(error: z.ZodError): Flaw[] {
+function flawsOf(error: z.ZodError): Flaw[] {
   return error.issues.map((issue) => ({ pointer: pointerOf(issue.path), detail: issue.message }));
 }
 

@@ -2,22 +2,11 @@
   import type { ElementSummary } from '$core/design/assess';
   import type { LineElement } from '$core/kernel/check';
   import { fixed } from '$core/kernel/quantity';
+  import { stageOf } from '$lib/stages/stages';
   import VerdictMark from './VerdictMark.svelte';
 
   let { line, siteId, here }: { line: readonly ElementSummary[]; siteId: string; here: string } = $props();
 
-  /** The stage in which an element is worked on. */
-  const STAGE: Readonly<Record<LineElement, string>> = {
-    module: 'survey',
-    string: 'strings',
-    tracker: 'strings',
-    inverter: 'strings',
-    lug: 'ac',
-    run: 'ac',
-    board: 'ac',
-    grid: 'survey',
-    chain: 'links',
-  };
   const NAME: Readonly<Record<LineElement, string>> = {
     module: 'Module',
     string: 'String',
@@ -46,8 +35,8 @@
           ></span>
         {/if}
         <a
-          href="/sites/{siteId}/{STAGE[e.element]}"
-          class="sheet flex w-[7.4rem] flex-col px-2 py-1 hover:border-ink {STAGE[e.element] === here
+          href="/sites/{siteId}/{stageOf(e.element)}"
+          class="sheet flex w-[7.4rem] flex-col px-2 py-1 hover:border-ink {stageOf(e.element) === here
             ? 'border-b-4 border-b-primary-600'
             : ''}"
           title={e.smallest ? `${e.smallest.title}: ${e.smallest.subject.path}` : 'No check yet'}

@@ -5,6 +5,7 @@
   import type { Place, PvString } from '$core/site/parts';
   import type { SiteDesign } from '$core/design';
   import { placeKey } from '$core/site/parts';
+  import { lineOf } from '$core/site/line';
   import { verdictsOf } from '$core/strings/verdictsOf';
   import PegUnit from './PegUnit.svelte';
   import type { UnitView } from './pegs';
@@ -38,7 +39,7 @@
   // The very planes of before give the very letters of before: units that nothing changed on are not drawn again.
   const planes = $derived(design.planes);
   const letters = $derived(new Map(planes.map((p, i) => [p.id, planeLetter(i)])));
-  const at = $derived(new Map(design.strings.flatMap((s) => (s.place ? [[placeKey(s.place), s] as const] : []))));
+  const line = $derived(lineOf(design));
   const loose = $derived(design.strings.filter((s) => s.place === null));
   const locked = $derived(new Set(design.locks.flatMap((l) => (l.kind === 'string' ? [l.stringId] : []))));
   let last: readonly UnitView[] = [];
@@ -68,14 +69,13 @@
       : dimmed;
 
   const nameOf = (s: PvString) => `string ${s.number}, plane ${letters.get(s.planeId)}, ${s.modules} modules`;
-  const placeName = (p: Place) =>
-    `${design.inverters.find((i) => i.id === p.inverterId)?.tag} tracker ${p.tracker} input ${p.input}`;
-  const inHand = $derived(design.strings.find((s) => s.id === picked));
+  const placeName = (p: Place) => `${line.tag(p.inverterId)} tracker ${p.tracker} input ${p.input}`;
+  const inHand = $derived(picked === null ? undefined : line.string(picked)?.string);
 
   function hang(place: Place | null) {
     const string = inHand;
     if (!string) return;
-    const other = place && at.get(placeKey(place));
+    const other = place && line.stringAt(placeKey(place));
     picked = null;
     if (other?.id === string.id) return;
     onmove(string, place);
@@ -85,7 +85,7 @@
   }
 
   function press(place: Place, joined: boolean) {
-    const own = at.get(placeKey(place));
+    const own = line.stringAt(placeKey(place));
     if (picked && joined && own && own.id !== picked) hang({ ...place, branch: 2 });
     else if (picked) hang(place);
     else if (own) {
@@ -111,7 +111,7 @@
     if (!peg) return;
     const [unit = 0, tracker = 0, input = 0] = (peg.dataset.peg ?? '').split('/').map(Number);
     if (event.key.toLowerCase() === 'l' && !event.ctrlKey && !event.metaKey) {
-      const own = at.get(`${design.inverters[unit]?.id}/${tracker}/${input}/1`);
+      const own = line.stringAt(`${design.inverters[unit]?.id}/${tracker}/${input}/1`);
       if (own) toggleLock(own);
       return;
     }

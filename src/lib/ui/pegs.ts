@@ -2,6 +2,7 @@ import type { Verdict } from '$core/kernel/check';
 import type { InverterType } from '$core/equipment/inverterType';
 import type { PvString, SiteInverter } from '$core/site/parts';
 import type { SiteDesign } from '$core/design';
+import { lineOf } from '$core/site/line';
 
 /** What one inverter shows on the peg board. The same object as before while nothing on it changed, so that it is not drawn again. */
 export interface UnitView {
@@ -38,15 +39,13 @@ export function unitViews(
   ratios: ReadonlyMap<string | undefined, number | null>,
   before: readonly UnitView[],
 ): UnitView[] {
-  const types = new Map(design.equipment.inverters.map((t) => [t.id, t]));
-  const hung = new Map<string, PvString[]>(design.inverters.map((u) => [u.id, []]));
-  for (const s of design.strings) if (s.place) hung.get(s.place.inverterId)?.push(s);
+  const line = lineOf(design);
   const locked = new Set(design.locks.flatMap((l) => (l.kind === 'string' ? [l.stringId] : [])));
   const was = new Map(before.map((v) => [v.unit.id, v]));
   return design.inverters.flatMap((unit, index): UnitView[] => {
-    const type = types.get(unit.typeId);
-    if (!type) return [];
-    const strings = hung.get(unit.id) ?? [];
+    const on = line.unit(unit.id);
+    if (!on) return [];
+    const { type, strings } = on;
     const trackers = new Set(strings.map((s) => `${unit.id}/${s.place?.tracker}`));
     const own = [...strings.map((s) => s.id), ...trackers];
     const view: UnitView = {

@@ -40,7 +40,6 @@ export const gateRow = (id: GateId): GateRow => {
   if (!row) throw new RangeError(`gate must be one of the table (got ${id})`);
   return row;
 };
-export const isGateId = (id: string): id is GateId => ROWS.has(id as GateId);
 export const isClosed = (state: GateState): boolean => CLOSED.has(state);
 
 function applies(row: GateRow, model: GateModel): boolean {

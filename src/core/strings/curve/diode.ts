@@ -1,3 +1,4 @@
+import { ROUNDING } from '../../kernel/rounding';
 import type { ModuleType } from '../../equipment/moduleType';
 import { STC_C, STC_W_M2 } from '../../kernel/quantity';
 import { requireWithin } from '../../kernel/require';
@@ -103,7 +104,7 @@ const IDEALITY = Array.from({ length: 131 }, (_, i) => 0.5 + i / 100);
 /** First ideality factor at which `miss` changes sign and the shunt is real. */
 function firstIdeality(m: ModuleType, from: number, miss: (fit: Fit) => number): { n: number; fit: Fit } | undefined {
   let before: { n: number; miss: number } | undefined;
-  for (const n of IDEALITY.filter((x) => x >= from - 1e-9)) {
+  for (const n of IDEALITY.filter((x) => x >= from - ROUNDING)) {
     const fit = fitAt(m, n);
     const now = fit && { n, miss: miss(fit) };
     if (before && now && Math.sign(before.miss) !== Math.sign(now.miss)) {

@@ -13,7 +13,7 @@ export interface EvenString {
 const NARROW_V = 0.02;
 
 /** Highest power of one even string inside the tracking range; 0 W where its open circuit does not reach it. */
-export function evenMaximum({ parameters, modules }: EvenString, window: TrackingWindow): TrackerPoint {
+function evenMaximum({ parameters, modules }: EvenString, window: TrackingWindow): TrackerPoint {
   const best = maximumPower(parameters);
   const freeV = best.voltageV * modules;
   if (freeV >= window.minV && freeV <= window.maxV) return { powerW: best.powerW * modules, voltageV: freeV };

@@ -14,7 +14,7 @@ export interface LitModules {
 export type LitString = readonly LitModules[];
 
 /** Lower end of a bypassed section, V (common practice for a conducting bypass diode). */
-export const BYPASS_V = -0.5;
+const BYPASS_V = -0.5;
 
 /** Smallest current step that the inversion of a curve resolves, A. */
 const RESOLVED_A = 1e-11;
@@ -33,7 +33,7 @@ export function stringVoltageV(string: LitString, currentA: number): number {
   return string.reduce((sum, part) => sum + sectionsOf(part) * sectionVoltageV(part, currentA), 0);
 }
 
-export function stringOpenV(string: LitString): number {
+function stringOpenV(string: LitString): number {
   return stringVoltageV(string, 0);
 }
 
@@ -59,7 +59,7 @@ export function stringCurrentA(string: LitString, voltageV: number): number {
 }
 
 /** Currents of parallel strings add up: they share one voltage, and nothing blocks a negative one. */
-export function trackerCurrentA(strings: readonly LitString[], voltageV: number): number {
+function trackerCurrentA(strings: readonly LitString[], voltageV: number): number {
   return strings.reduce((sum, s) => sum + stringCurrentA(s, voltageV), 0);
 }
 

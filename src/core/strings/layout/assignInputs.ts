@@ -1,3 +1,4 @@
+import { ROUNDING } from '../../kernel/rounding';
 import type { PvString } from '../../site/parts';
 import { inPrintedOrder } from '../../site/line';
 import { placeKey } from '../../site/parts';
@@ -99,7 +100,7 @@ function hangOnTrackers(problem: LayoutProblem, unit: number, members: readonly 
   let spare = most - [...wanted.values()].reduce((a, b) => a + b, 0);
   for (; spare > 0; spare--) {
     const load = (g: Group) => g.members.length / (wanted.get(g) ?? 1);
-    const fullest = all.reduce<Group | null>((a, b) => (load(b) > (a ? load(a) : 1) + 1e-9 ? b : a), null);
+    const fullest = all.reduce<Group | null>((a, b) => (load(b) > (a ? load(a) : 1) + ROUNDING ? b : a), null);
     if (!fullest) break;
     wanted.set(fullest, (wanted.get(fullest) ?? 0) + 1);
   }

@@ -35,7 +35,7 @@ export type BestLayoutAnswer =
   | { readonly layout: null; readonly missing: readonly string[]; readonly conflict: Conflict | null };
 
 /** Strings by plane, unit, tracker and input from counts, verified from the design alone against what the layout says of itself. */
-export function layoutOf(
+function layoutOf(
   design: StringsDesign,
   problem: LayoutProblem,
   solved: Omit<FoundLayout, 'counts'> & { readonly counts: readonly LayoutCount[] },

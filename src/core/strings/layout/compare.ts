@@ -1,3 +1,4 @@
+import { ROUNDING } from '../../kernel/rounding';
 import { lineOf } from '../../site/line';
 import { placeKey } from '../../site/parts';
 import type { PvString } from '../../site/parts';
@@ -50,7 +51,7 @@ export function compareLayouts(
       const [ofA, ofB] = [onA.get(u.id) ?? [], onB.get(u.id) ?? []];
       const ratedW = line.inverterType(u.typeId)?.ratedW ?? 1;
       const [ratioA, ratioB] = [dcW(ofA) / ratedW, dcW(ofB) / ratedW];
-      const same = ofA.length === ofB.length && Math.abs(ratioA - ratioB) < 1e-9;
+      const same = ofA.length === ofB.length && Math.abs(ratioA - ratioB) < ROUNDING;
       return same ? [] : [{ inverterId: u.id, tag: u.tag, stringsA: ofA.length, stringsB: ofB.length, ratioA, ratioB }];
     }),
     strings: [

@@ -1,3 +1,4 @@
+import { ROUNDING } from '../../kernel/rounding';
 import { ratiosOf } from './objective';
 import type { LayoutCount, LayoutProblem } from './problem';
 
@@ -81,7 +82,7 @@ export class ExchangeSearch {
     this.ratios = ratiosOf(problem, counts);
     this.units = units.flatMap((unit, u) => (unit.empty ? [] : [u]));
     this.most = units.map(
-      (u) => Math.min(problem.ratioMax ?? Infinity, (u.dcMaxW ?? Infinity) / u.ratedW) * (1 + 1e-9),
+      (u) => Math.min(problem.ratioMax ?? Infinity, (u.dcMaxW ?? Infinity) / u.ratedW) * (1 + ROUNDING),
     );
   }
 
@@ -155,7 +156,7 @@ export class ExchangeSearch {
           const net = times * (this.step(give, from) - this.step(take, from));
           const gained = times * (this.step(give, to) - this.step(take, to));
           const gain = wFrom * (rFrom ** 2 - (rFrom - net) ** 2) + wTo * (rTo ** 2 - (rTo + gained) ** 2);
-          if (gain <= (best?.gain ?? 1e-9)) continue;
+          if (gain <= (best?.gain ?? ROUNDING)) continue;
           const exchange = { from, to, give, take, times };
           if (this.after(exchange)) best = { exchange, gain };
         }
@@ -221,7 +222,7 @@ export class ExchangeSearch {
       if (r < low) low = r;
       if (r > high) high = r;
     }
-    return high - low <= band * (1 + 1e-9);
+    return high - low <= band * (1 + ROUNDING);
   }
 
   counts(): LayoutCount[] {

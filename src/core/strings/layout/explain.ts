@@ -133,9 +133,9 @@ export function lockWords(design: StringsDesign, lock: Lock): string {
       return `string ${number} ${lock.built ? 'is built and stays' : 'stays where it hangs'}`;
     }
     case 'plane-length':
-      return `${line.plane(lock.planeId)?.plane.label ?? lock.planeId} in strings of ${lock.modules}`;
+      return `${line.planeLabel(lock.planeId)} in strings of ${lock.modules}`;
     case 'plane-inverter':
-      return `${line.plane(lock.planeId)?.plane.label ?? lock.planeId} on ${line.tag(lock.inverterId)}`;
+      return `${line.planeLabel(lock.planeId)} on ${line.tag(lock.inverterId)}`;
     case 'inverter-empty':
       return `${line.tag(lock.inverterId)} stays empty`;
     case 'free-trackers':

@@ -26,7 +26,7 @@ export interface FleetAnswer extends Fleet {
 }
 
 /** DC/AC ratio aimed at when nobody says otherwise (common practice: 1.1 to 1.3 on flat roofs). */
-export const RATIO_WANTED = 1.2;
+const RATIO_WANTED = 1.2;
 const MOST_UNITS = 60;
 
 /**

@@ -1,3 +1,4 @@
+import { ceiled } from '../../kernel/rounding';
 import type { LayoutCount, LayoutProblem } from './problem';
 
 /** The levels of the objective, most important first: each counts only among layouts equal in all before it. */
@@ -37,7 +38,7 @@ export function objectiveOf(problem: LayoutProblem, counts: readonly LayoutCount
   }
   return {
     unused: problem.planes.reduce((sum, p) => sum + p.modules, 0) - used,
-    balanceBand: Math.max(0, Math.ceil(spread / BALANCE_BAND - 1 - 1e-9)),
+    balanceBand: Math.max(0, ceiled(spread / BALANCE_BAND - 1)),
     distinctLengths: [...lengths.values()].reduce((sum, s) => sum + s.size, 0),
     homeRunM,
     lengthSpread: [...lengths.values()].reduce((sum, s) => sum + Math.max(...s) - Math.min(...s), 0),

@@ -1,3 +1,4 @@
+import { ROUNDING } from '../../kernel/rounding';
 import { cutPlane, stringCounts } from './cut';
 import type { Lengths } from './cut';
 import type { Objective } from './objective';
@@ -30,7 +31,7 @@ class Filling {
   takes(key: string, parallel: number, strings: number, stringW: number): boolean {
     const g = this.groups.get(key) ?? { strings: 0, parallel, frozen: new Set<number>() };
     const more = Filling.needed({ ...g, strings: g.strings + strings }) - Filling.needed(g);
-    return this.used + more <= this.trackers && this.dcW + strings * stringW <= this.dcMaxW * (1 + 1e-9);
+    return this.used + more <= this.trackers && this.dcW + strings * stringW <= this.dcMaxW * (1 + ROUNDING);
   }
 
   add(key: string, parallel: number, strings: number, stringW: number, tracker?: number): void {
@@ -112,9 +113,9 @@ function fill(problem: LayoutProblem, atOnce: 'one' | 'tracker-ful', wanted: rea
         const strings = atOnce === 'one' ? 1 : Math.min(w.parallel, alike);
         if (!filling.takes(groupKey(p, length), w.parallel, strings, stringW)) return;
         const ratio = (filling.dcW + strings * stringW) / unit.ratedW;
-        if (problem.ratioMax !== null && ratio > problem.ratioMax * (1 + 1e-9)) return;
+        if (problem.ratioMax !== null && ratio > problem.ratioMax * (1 + ROUNDING)) return;
         const away = problem.wayM[p]?.[u] ?? 0;
-        if (!best || ratio < best.ratio - 1e-9 || (Math.abs(ratio - best.ratio) <= 1e-9 && away < best.away))
+        if (!best || ratio < best.ratio - ROUNDING || (Math.abs(ratio - best.ratio) <= ROUNDING && away < best.away))
           best = { unit: u, strings, ratio, away };
       });
       const found = best as { unit: number; strings: number } | null;

@@ -9,7 +9,7 @@ import { AC_EFFICIENCY } from './unitHour';
 import type { YearResult } from './yearResult';
 
 /** Clearness where nobody entered any (common practice; the result says that it rests on it). */
-export const CLEARNESS_WHERE_UNKNOWN = 0.6;
+const CLEARNESS_WHERE_UNKNOWN = 0.6;
 
 export interface YearOptions {
   readonly year: number;

@@ -3,7 +3,10 @@ import { RATIO_LEAST_PERCENT, RATIO_MOST_PERCENT } from '../dcAcRatio';
 
 /** A year of energy as it is shown, sent and kept. */
 
-export const unitYearSchema = z.object({
+/** What results without a weather file are filed under. */
+export const CLEAR_SKY = 'clear sky';
+
+const unitYearSchema = z.object({
   inverterId: z.string(),
   tag: z.string(),
   dcW: z.number(),

@@ -4,7 +4,7 @@ import postgres from 'postgres';
 import * as schema from './schema';
 
 /** One pool a process; everything a web process shares with others is behind this URL. */
-export function connect(url: string, max = 10) {
+function connect(url: string, max = 10) {
   const client = postgres(url, { max, onnotice: () => undefined });
   return { client, db: drizzle(client, { schema }) };
 }
@@ -26,7 +26,7 @@ export async function migrate(url: string, folder = 'drizzle'): Promise<void> {
 let shared: Connection | null = null;
 
 /** The pool of this process, opened at first use. */
-export function connection(): Connection {
+function connection(): Connection {
   const url = process.env.DATABASE_URL;
   if (!url)
     throw new Error('DATABASE_URL is not set: start Bolt Yard with ./yard up, or point DATABASE_URL at a PostgreSQL.');

@@ -1,5 +1,5 @@
 import { asc, eq } from 'drizzle-orm';
-import * as jsonpatch from 'fast-json-patch';
+import jsonpatch from 'fast-json-patch';
 import type { Operation } from 'fast-json-patch';
 import { v7 as uuidv7 } from 'uuid';
 import type { DesignEdit, SiteDesign } from '$core/design';

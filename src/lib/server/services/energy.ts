@@ -8,9 +8,6 @@ import { energyYear, site, siteWeather } from '../db/schema';
 import { Problem } from '../problem';
 import { loadDesign } from './designs';
 
-/** What results without a weather file are filed under. */
-export const CLEAR_SKY = 'clear sky';
-
 export interface StoredWeather {
   readonly fingerprint: string;
   readonly weather: WeatherYear;

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import * as jsonpatch from 'fast-json-patch';
+import jsonpatch from 'fast-json-patch';
 import { sql } from 'drizzle-orm';
 import { readFile } from 'node:fs/promises';
 import { beforeAll, describe, expect, it } from 'vitest';

@@ -7,6 +7,11 @@ import { assessmentSchema } from '$core/design/calculations';
 import { provingCalculations } from '$core/proving/calculations';
 import { stringsCalculations } from '$core/strings/calculations';
 import { problemSchema } from '$lib/schemas/problem';
+import { applyEdit } from '$core/design';
+import type { SiteDesign } from '$core/design';
+import type { Changed } from '$lib/schemas/site';
+import { changedSchema, createdSchema } from '$lib/schemas/site';
+import jsonpatch from 'fast-json-patch';
 import { freePort } from '../../../../scripts/cluster.mjs';
 import { startServer } from '../../../../scripts/server.mjs';
 
@@ -171,6 +176,25 @@ describe('the server', () => {
         'problem',
       );
     }
+  });
+  it('answers an edit and its undo with what changed, not with the design', async () => {
+    const file = JSON.parse(await readFile('demo/tarnholm-ice-rink.project.json', 'utf8')) as { design: SiteDesign };
+    const { siteId } = createdSchema.parse(await (await post('/api/v1/projects', file)).json());
+    const change = async (what: 'edits' | 'undo', body: object) => {
+      const text = await (await post(`/api/v1/sites/${siteId}/${what}`, body)).text();
+      expect(text.length, text.slice(0, 300)).toBeLessThan(5000);
+      return changedSchema.parse(JSON.parse(text)) as Changed;
+    };
+    const project = await (await fetch(`${at}/api/v1/sites/${siteId}/project`)).json();
+    const { revision } = project as { revision: number };
+    const [a, b] = file.design.strings;
+    const edit = { kind: 'hang-string', stringId: a!.id, place: b!.place } as const;
+    const edited = await change('edits', { revision, edit });
+    expect(edited).toEqual({ revision: revision + 1, canUndo: true, changes: [] });
+    const undone = await change('undo', { revision: revision + 1 });
+    const back = jsonpatch.applyPatch(structuredClone(applyEdit(file.design, edit)), undone.changes).newDocument;
+    expect(back).toEqual(file.design);
+    expect(undone).toMatchObject({ revision: revision + 2, canUndo: false });
   });
   it('is well while its database is', async () =>
     expect(await (await fetch(`${at}/healthz`)).json()).toEqual({ status: 'ok', database: 'ok' }));

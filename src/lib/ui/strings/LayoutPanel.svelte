@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { lineOf } from '$core/site/line';
   import { Button } from 'flowbite-svelte';
   import { onDestroy } from 'svelte';
   import type { InverterType } from '$core/equipment/inverterType';
@@ -160,7 +161,7 @@
       </div>
       {#each proposal.remaining as r (r.planeId)}
         <p class="mt-1 text-sm">
-          {design.planes.find((p) => p.id === r.planeId)?.label}: <b class="num">{r.modules}</b> modules stay off; {r.reason}.
+          {lineOf(design).planeLabel(r.planeId)}: <b class="num">{r.modules}</b> modules stay off; {r.reason}.
         </p>
       {/each}
       {#each proposal.violations as v, i (i)}<p role="alert" class="text-stop">{v.predicate} {v.text}</p>{/each}

@@ -7,6 +7,7 @@
   import { ApiProblem, post } from '$lib/client/api';
   import { signOn } from '$lib/client/signOn.svelte';
   import { SiteState, provideSite } from '$lib/client/siteState.svelte';
+  import { STAGES } from '$lib/stages/stages';
   import LineStrip from '$lib/ui/LineStrip.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
 
@@ -18,15 +19,6 @@
     untrack(() => site.take(stored));
   });
 
-  const STAGES = [
-    ['survey', 'Survey'],
-    ['strings', 'Strings'],
-    ['ac', 'AC runs'],
-    ['links', 'Links'],
-    ['log', 'Site log'],
-    ['energise', 'Energise'],
-    ['handover', 'Hand-over'],
-  ] as const;
   const KEEPING = { saved: 'saved', saving: 'saving …', refused: 'last change not saved' } as const;
   const here = $derived(page.url.pathname.split('/')[3] ?? '');
   const released = $derived(data.releases.at(-1));

@@ -6,7 +6,7 @@ import { ADIABATIC_K } from './tables/adiabatic';
 import { RESISTANCE_20C } from './tables/resistance';
 
 /** Smallest external earth where leakage may pass 10 mA, mm² (IEC 60364-5-54, 543.7; recalled). */
-export const EXTERNAL_EARTH_MIN_MM2: Readonly<Record<Metal, number>> = { Cu: 10, Al: 16 };
+const EXTERNAL_EARTH_MIN_MM2: Readonly<Record<Metal, number>> = { Cu: 10, Al: 16 };
 
 /**
  * PE section before rounding to a standard one, mm²: S ≤ 16 → S; S ≤ 35 → 16; above → S/2; another metal × k_line/k_PE

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
+  import { lineOf } from '$core/site/line';
   import { STEP_READING, dischargeWaitS } from '$core/proving/energise';
   import { energiseProgress } from '$core/proving/energiseProgress';
   import type { GateView } from '$core/proving/gates/machine';
@@ -33,7 +34,7 @@
   let unitId = $state(untrack(firstWaiting));
   let chosen = $state('');
   const unit = $derived(design?.inverters.find((i) => i.id === unitId) ?? design?.inverters[0]);
-  const type = $derived(design?.equipment.inverters.find((t) => t.id === unit?.typeId));
+  const type = $derived(design && unit ? lineOf(design).inverterType(unit.typeId) : undefined);
   const views = $derived(
     new Map(
       data.gates.map((g): [string, GateView] => [
@@ -152,8 +153,9 @@
   /** A gate key with the tag and string number people know: `I-PERMIT of INV-08`. */
   function named(text: string) {
     return text.replace(/@([\w-]+)/g, (_, id: string) => {
-      const number = design?.strings.find((s) => s.id === id)?.number;
-      return ` of ${design?.inverters.find((i) => i.id === id)?.tag ?? (number === undefined ? id : `string ${number}`)}`;
+      const line = design && lineOf(design);
+      const number = line?.string(id)?.string.number;
+      return ` of ${line?.inverter(id)?.tag ?? (number === undefined ? id : `string ${number}`)}`;
     });
   }
   const when = (iso: string) => iso.slice(0, 16).replace('T', ' ');

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { lineOf } from '$core/site/line';
   import { RECORD_VALUES } from '$core/proving/record';
   import type { SiteRecord } from '$core/proving/record';
   import { TOO_DARK_WM2, expectedReading } from '$core/proving/stringCauses';
@@ -34,9 +35,7 @@
   const string = $derived(
     strings.find((s) => s.id === stringId) ?? strings.find((s) => stateOf(`D-VOC@${s.id}`) === 'open') ?? strings[0],
   );
-  const module = $derived(
-    design?.equipment.modules.find((m) => m.id === design.planes.find((p) => p.id === string?.planeId)?.moduleTypeId),
-  );
+  const module = $derived(design && string ? lineOf(design).plane(string.planeId)?.module : undefined);
   const states = $derived(new Map(data.gates.map((g) => [g.key, g.state])));
   const verdicts = $derived(new Map(data.judged.map((j) => [j.id, j.verdict])));
   const corrected = $derived(new Set(data.records.map((r) => r.corrects).filter((id) => id !== null)));

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
   import { untrack } from 'svelte';
+  import { lineOf } from '$core/site/line';
   import { dcCableSchema } from '$core/strings/part';
   import type { DcCable } from '$core/strings/part';
   import type { PvString } from '$core/site/parts';
@@ -43,7 +44,8 @@
   let typeId = $state('');
   const plane = $derived(design.planes.find((p) => p.id === planeId) ?? design.planes[0]);
   const inverter = $derived(design.equipment.inverters.find((t) => t.id === typeId) ?? design.equipment.inverters[0]);
-  const module = $derived(design.equipment.modules.find((m) => m.id === plane?.moduleTypeId));
+  const line = $derived(lineOf(design));
+  const module = $derived(plane && line.plane(plane.id)?.module);
   const inputs = $derived(plane && inverter && module ? windowInputs(design.survey, plane, module, inverter) : null);
   const answer = $derived(inputs && stringWindow(inputs));
   const usual = $derived(
@@ -232,11 +234,10 @@
             <tbody>
               {#each design.strings as s (s.id)}
                 <tr
-                  ><th scope="row" class="num">{s.number}</th><td
-                    >{design.planes.find((p) => p.id === s.planeId)?.label}</td
-                  ><td class="num">{s.modules}</td>
-                  <td>{design.inverters.find((i) => i.id === s.place?.inverterId)?.tag ?? '–'}</td><td class="num"
-                    >{s.place?.tracker ?? '–'}</td
+                  ><th scope="row" class="num">{s.number}</th><td>{line.planeLabel(s.planeId)}</td><td class="num"
+                    >{s.modules}</td
+                  >
+                  <td>{s.place ? line.tag(s.place.inverterId) : '–'}</td><td class="num">{s.place?.tracker ?? '–'}</td
                   ><td class="num">{s.place?.input ?? '–'}</td>
                   <td class="text-right"
                     ><button

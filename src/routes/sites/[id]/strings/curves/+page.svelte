@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
+  import { lineOf } from '$core/site/line';
   import type { Check } from '$core/kernel/check';
   import { fixed } from '$core/kernel/quantity';
   import { moduleModel, parametersAt } from '$core/strings/curve/diode';
@@ -19,14 +20,13 @@
   let { data } = $props();
   const site = useSite();
   const design = $derived(site.design);
-  const modules = $derived(new Map(design.equipment.modules.map((m) => [m.id, m])));
-  const types = $derived(new Map(design.equipment.inverters.map((t) => [t.id, t])));
+  const line = $derived(lineOf(design));
   const models = $derived(new Map(design.equipment.modules.map((m) => [m.id, moduleModel(m)])));
 
   let unitId = $state('');
   let tracker = $state(1);
   const unit = $derived(design.inverters.find((u) => u.id === unitId) ?? design.inverters[0]);
-  const type = $derived(unit && types.get(unit.typeId));
+  const type = $derived(unit && line.inverterType(unit.typeId));
   const range = $derived({ minV: type?.mpptMinV ?? 0, maxV: type?.mpptMaxV ?? 0 });
   const onTracker = $derived(
     design.strings.filter((s) => s.place?.inverterId === unit?.id && s.place?.tracker === tracker),
@@ -39,8 +39,7 @@
   const allSound = $derived(design.planes.every((p) => sound(lightOf(p.id))));
 
   function evenOf(planeId: string, count: number) {
-    const plane = design.planes.find((p) => p.id === planeId);
-    const module = plane && modules.get(plane.moduleTypeId);
+    const module = line.plane(planeId)?.module;
     const model = module && models.get(module.id);
     const { g, c } = lightOf(planeId);
     return module && model ? evenString(parametersAt(model, g, c), count, module.bypassDiodes) : null;

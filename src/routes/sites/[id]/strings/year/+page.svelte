@@ -3,7 +3,7 @@
   import { Button } from 'flowbite-svelte';
   import { onDestroy, untrack } from 'svelte';
   import { fixed } from '$core/kernel/quantity';
-  import { ratioWords } from '$core/strings/year/yearResult';
+  import { CLEAR_SKY, ratioWords } from '$core/strings/year/yearResult';
   import type { YearResult } from '$core/strings/year/yearResult';
   import { lightAfterSunH } from '$core/weather/weatherCsv';
   import type { Stamp } from '$core/weather/weatherCsv';
@@ -25,7 +25,7 @@
   let fingerprint = $state<string | null>(untrack(() => data.fingerprint));
   let shown = $state.raw<{ result: YearResult; revision: number; weather: string } | null>(untrack(() => data.newest));
   const stale = $derived(
-    shown !== null && (shown.revision !== site.revision || shown.weather !== (fingerprint ?? 'clear sky')),
+    shown !== null && (shown.revision !== site.revision || shown.weather !== (fingerprint ?? CLEAR_SKY)),
   );
   let missing = $state.raw<readonly string[]>([]);
   let share = $state<number | null>(null);
@@ -50,7 +50,7 @@
     took = null;
     const began = performance.now();
     const { revision } = site;
-    const from = fingerprint ?? 'clear sky';
+    const from = fingerprint ?? CLEAR_SKY;
     try {
       const answer = await own.work.year(
         design,
