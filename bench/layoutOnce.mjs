@@ -9,10 +9,10 @@ await withModule('/bench/layouts.ts', async (m) => {
   m.startLayout(problem);
   const began = performance.now();
   const start = m.startLayout(problem);
-  m.placeStrings(problem, start.counts);
+  m.assignInputs(problem, start.counts);
   const startMs = performance.now() - began;
   const solver = m.highsSolver(await highsLoader());
-  const { counts, ...solved } = m.solveLayout(problem, solver, {
+  const { counts, ...solved } = m.levelSearch(problem, solver, {
     timeLimitS: limitS,
     nowS: () => performance.now() / 1000,
   });

@@ -28,29 +28,49 @@ function medianMs(call, runs = 25) {
   return times.sort((a, b) => a - b)[runs >> 1];
 }
 
-await withModule('/bench/site.ts', (m) => {
-  const { bigSite, mixedSite, assessSite, DISCIPLINES, applyEdit, layoutStrings, verifyLayout } = m;
-  const design = bigSite();
-  const whole = medianMs(() => assessSite(design));
-  const copy = medianMs(() => structuredClone(design));
-  line('assessSite.calls', digits(1000 / whole), '1/s', 'structuredClone of the same design', digits(copy / whole));
-  for (const [name, assess] of Object.entries(DISCIPLINES)) {
-    const own = medianMs(() => assess(design));
-    line(`assessSite.${name}`, digits(own), 'ms', 'assessSite', digits(own / whole));
+/** Figures of one project folder, in a process of its own. */
+const assessIn = (folder) =>
+  JSON.parse(
+    execFileSync('node', [path.resolve('bench/assess.mjs')], { encoding: 'utf8', cwd: folder })
+      .trim()
+      .split('\n')
+      .at(-1),
+  );
+
+/** The 60-unit site assessed whole and after one move; with `--beside FOLDER` against another build of the project in the same run. */
+function assessments() {
+  const at = process.argv.indexOf('--beside');
+  const beside = at > 0 ? process.argv[at + 1] : null;
+  const runs = Array.from({ length: 3 }, () => ({ own: assessIn('.'), other: beside ? assessIn(beside) : null }));
+  const middle = (of) => runs.map(of).sort((a, b) => a - b)[1];
+  for (const [name, field, limitMs] of [
+    ['assessSite.cold', 'coldMs', 50],
+    ['assessSite.one moved tag', 'movedMs', 5],
+  ]) {
+    const own = middle((r) => r.own[field]);
+    const other = beside ? middle((r) => r.other[field]) : limitMs;
+    line(
+      name,
+      digits(own),
+      'ms',
+      beside ? `the build beside: ${digits(other)} ms` : `limit of ${limitMs} ms`,
+      digits(own / other),
+    );
   }
-  const memo = m.newMemo();
-  let current = design;
-  assessSite(current, memo);
-  let n = 0;
-  const moved = medianMs(() => {
-    const [a, b] = [current.strings[n % 1440], current.strings[(n * 7 + 720) % 1440]];
-    n += 1;
-    current = applyEdit(current, { kind: 'hang-string', stringId: a.id, place: b.place });
-    assessSite(current, memo);
-  });
-  line('moveAndAssess', digits(moved), 'ms', 'assessSite of the whole site', digits(moved / whole));
-  const laid = medianMs(() => layoutStrings(design), 9);
-  line('layoutStrings', digits(laid), 'ms', 'assessSite', digits(laid / whole));
+  line('assessSite.checks', runs[0].own.checks, '', 'itself', '1');
+}
+assessments();
+
+await withModule('/bench/site.ts', (m) => {
+  const { bigSite, mixedSite, assessSite, assessDiscipline, DISCIPLINES, legalLayout, verifyLayout } = m;
+  const design = bigSite();
+  const whole = medianMs(() => assessSite({ ...design }));
+  for (const discipline of DISCIPLINES) {
+    const own = medianMs(() => assessDiscipline(discipline, { ...design }, m.newMemo()));
+    line(`assessSite.${discipline.name}`, digits(own), 'ms', 'assessSite', digits(own / whole));
+  }
+  const laid = medianMs(() => legalLayout(design), 9);
+  line('legalLayout', digits(laid), 'ms', 'assessSite', digits(laid / whole));
   const verified = medianMs(() => verifyLayout(design), 9);
   line('verifyLayout', digits(verified), 'ms', 'assessSite', digits(verified / whole));
 
@@ -214,5 +234,6 @@ function routeNames() {
 }
 
 firstLoad();
+execFileSync('node', ['bench/http.mjs'], { stdio: ['ignore', 'inherit', 'inherit'] });
 execFileSync('node', ['bench/browser.mjs'], { stdio: ['ignore', 'inherit', 'inherit'] });
 process.exit(0);

@@ -58,13 +58,16 @@ export const rule =
       check(about, subject) {
         const known: Record<string, unknown> = {};
         let missing: string[] | null = null;
-        all.forEach((need, i) => {
+        for (let i = 0; i < all.length; i++) {
+          const need = all[i] as NeedOf<S>;
           const answer = 'answer' in need ? need.answer(about) : null;
           const value = answer ? answer.value : (need as { of: (about: S) => unknown }).of(about);
           if (value !== null && value !== undefined) known[names[i] as string] = value;
           else (missing ??= []).push(...wantedBy(need, answer, about));
-        });
-        return missing ? unknownCheck(card, subject, missing) : checkOf(card, subject, judge(known as Known<N>, about));
+        }
+        return missing
+          ? unknownCheck(card, subject, missing)
+          : new JudgedCheck(card, subject, judge(known as Known<N>, about));
       },
     };
   };
@@ -81,24 +84,44 @@ function unknownCheck(card: RuleCard, subject: Subject, missing: readonly string
   return { id, subject, title, value: null, limit: null, unit, margin: null, verdict: 'unknown', basis, working };
 }
 
-/** The check of a judgement. Its working is an own, listed property, written at the first reading. */
-function checkOf(card: RuleCard, subject: Subject, j: Judgement): Check {
-  let lines: readonly string[] | null = null;
-  return {
-    id: card.id,
-    subject,
-    title: card.title,
-    value: j.value,
-    limit: j.limit,
-    unit: card.unit,
-    margin: j.margin,
-    verdict: j.verdict,
-    basis: j.basis ?? card.basis,
-    get working() {
-      return (lines ??= j.working());
-    },
-  };
+/** The check of a judgement. Its working is written at the first reading; as JSON it is a plain check. */
+class JudgedCheck implements Check {
+  readonly id: string;
+  readonly subject: Subject;
+  readonly title: string;
+  readonly value: number | null;
+  readonly limit: number | null;
+  readonly unit: string;
+  readonly margin: number | null;
+  readonly verdict: Check['verdict'];
+  readonly basis: Basis;
+  #lines: readonly string[] | (() => readonly string[]);
+
+  constructor(card: RuleCard, subject: Subject, j: Judgement) {
+    this.id = card.id;
+    this.subject = subject;
+    this.title = card.title;
+    this.value = j.value;
+    this.limit = j.limit;
+    this.unit = card.unit;
+    this.margin = j.margin;
+    this.verdict = j.verdict;
+    this.basis = j.basis ?? card.basis;
+    this.#lines = j.working;
+  }
+
+  get working(): readonly string[] {
+    if (typeof this.#lines === 'function') this.#lines = this.#lines();
+    return this.#lines;
+  }
+
+  toJSON(): Check {
+    return { ...this, working: this.working };
+  }
 }
+
+/** A check as plain data, for what copies objects without asking them: pages loaded from the server, messages to workers. */
+export const plainCheck = (check: Check): Check => ({ ...check, working: check.working });
 
 const isRule = (value: unknown): boolean =>
   typeof value === 'object' && value !== null && 'check' in value && 'id' in value && 'asks' in value;
@@ -126,3 +149,13 @@ export function rulesIn<S>(modules: Readonly<Record<string, unknown>>): readonly
 /** Every rule of a group asked about one part of the line. */
 export const ask = <S>(rules: readonly Rule<S>[], about: S, subject: Subject): Check[] =>
   rules.map((r) => r.check(about, subject));
+
+/** The same for many parts, in one list. */
+export function askAll<S>(rules: readonly Rule<S>[], parts: readonly S[], subjectOf: (about: S) => Subject): Check[] {
+  const checks: Check[] = [];
+  for (const about of parts) {
+    const subject = subjectOf(about);
+    for (const r of rules) checks.push(r.check(about, subject));
+  }
+  return checks;
+}

@@ -1,4 +1,5 @@
 import { error } from '@sveltejs/kit';
+import { plainCheck } from '$core/kernel/rule';
 import { gateKey } from '$core/proving/gates/machine';
 import { Problem } from './problem';
 import type { Context } from './services/context';
@@ -11,7 +12,11 @@ export async function fieldData(context: Context, siteId: string) {
     return {
       records,
       current: current && { letter: current.letter, releasedBy: current.releasedBy, design: current.design },
-      judged: (progress?.judged ?? []).map((j) => ({ id: j.record.id, verdict: j.verdict, checks: j.checks })),
+      judged: (progress?.judged ?? []).map((j) => ({
+        id: j.record.id,
+        verdict: j.verdict,
+        checks: j.checks.map(plainCheck),
+      })),
       gates: [...(progress?.gates.values() ?? [])].map((g) => ({
         key: gateKey(g.gate.id, g.object),
         id: g.gate.id,

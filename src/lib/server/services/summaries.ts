@@ -16,13 +16,20 @@ async function keep({ db }: Context, siteId: string, revision: number, summary: 
     .where(and(eq(site.id, siteId), eq(site.revision, revision)));
 }
 
+/** Changes come in bursts: a site is summed up when it has been left alone for this long, ms. */
+const REST_MS = 400;
+const waiting = new Map<string, NodeJS.Timeout>();
+
 /** Sums a design up outside the change that made it: nobody waits, and what fails here is made again when the list is read. */
 export function summaryLater(context: Context, siteId: string, design: SiteDesign, revision: number): void {
-  setImmediate(() => {
+  clearTimeout(waiting.get(siteId));
+  const timer = setTimeout(() => {
+    waiting.delete(siteId);
     keep(context, siteId, revision, summaryOf(siteId, design)).catch((cause: unknown) =>
       log.warn({ siteId, error: String(cause) }, 'summary not kept; the list makes it again'),
     );
-  });
+  }, REST_MS);
+  waiting.set(siteId, timer.unref());
 }
 
 /** Every site's summary; those older than the design or made by other rules are made again. */
