@@ -16,7 +16,8 @@ export interface LoadedRunImpedance extends RunImpedance {
 
 /**
  * Rise of the line voltage along a run, V, linear: ΔU = √3·I·(R·cosφ ± X·sinφ).
- * Sign of `reactive`: +1 the inverter supplies reactive power, −1 it absorbs it. cos φ 0.8…1. Exact solution below differs by under 0.3 %.
+ * I line current, A · R, X of one conductor, Ω · cosφ 0.8…1 (RangeError outside) · `reactive` +1 supplies, −1 absorbs reactive power.
+ * Error: under 0.3 % against the exact solution below. Source: IEC 60364-5-52, Annex G (recalled).
  */
 export function voltageRiseV(z: RunImpedance, currentA: number, powerFactor = 1, reactive: 1 | -1 = 1): number {
   requireWithin('powerFactor', powerFactor, 0.8, 1);
@@ -26,7 +27,9 @@ export function voltageRiseV(z: RunImpedance, currentA: number, powerFactor = 1,
 
 /**
  * Line voltage at the inverter when it exports P and Q and the far end is held at V_g, V:
- * V² = (b + √(b² − 4c))/2, b = V_g² + 2(RP + XQ), c = (R² + X²)(P² + Q²). Undefined where the network cannot carry this power.
+ * V² = (b + √(b² − 4c))/2, b = V_g² + 2(RP + XQ), c = (R² + X²)(P² + Q²).
+ * V_g line to line, V, above 0 · P W, Q var, of all three phases, out of the inverter · R, X of one conductor, Ω.
+ * Undefined where the network cannot carry this power. Source: power flow of two nodes, solved exactly.
  */
 export function terminalVoltageV(
   z: RunImpedance,

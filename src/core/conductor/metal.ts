@@ -16,7 +16,7 @@ export function resistanceAt(at20C: number, metal: Metal, tempC: number): number
   return at20C * (1 + RESISTANCE_PER_K[metal] * (tempC - 20));
 }
 
-/** There-and-back resistance of a pair, Ω: 2·ρ·L/A at the temperature. L in m, A in mm². */
+/** There-and-back resistance of a pair, Ω: 2·ρ·L/A at the temperature. L m, from 0 · A mm², above 0 · θ °C (−40…250, RangeError outside). */
 export function loopOhm(lengthM: number, areaMm2: number, tempC: number, metal: Metal = 'Cu'): number {
   requireWithin('areaMm2', areaMm2, 0.05, 1000, 'mm²');
   return resistanceAt((2 * RESISTIVITY_20C[metal] * lengthM) / areaMm2, metal, tempC);

@@ -98,3 +98,16 @@ describe('edits as data', () => {
     expect(designEditSchema.safeParse({ kind: 'explode' }).success).toBe(false);
   });
 });
+
+describe('an edit that nobody registered', () => {
+  it('is a type error by kind and by field, and no change at all', () => {
+    // @ts-expect-error no discipline has an edit of this kind
+    const kind: DesignEdit = { kind: 'paint-string', stringId: first.id };
+    // @ts-expect-error a string has an id, not a name
+    const field: DesignEdit = { kind: 'remove-string', name: first.id };
+    // @ts-expect-error a discipline's field has its own type
+    const value: DesignEdit = { kind: 'survey', survey: { coldestC: 'frosty' } };
+    expect(() => applyEdit(site, kind)).toThrow('edit.kind must be a registered edit (got paint-string)');
+    for (const wrong of [kind, field, value]) expect(designEditSchema.safeParse(wrong).success).toBe(false);
+  });
+});

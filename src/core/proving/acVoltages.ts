@@ -29,7 +29,10 @@ export function judgeAcWindow(
   return { verdict: verdict === 'unknown' ? 'stop' : verdict, worstPu };
 }
 
-/** Voltage unbalance (negative over positive sequence), %, from three line voltages (IEC 61000-4-30; recalled). */
+/**
+ * Voltage unbalance, negative over positive sequence, %: 100·√((1 − √(3 − 6β))/(1 + √(3 − 6β))), β = ΣU⁴/(ΣU²)².
+ * U the three line voltages, V, not all 0 (NaN else). Source: IEC 61000-4-30 (recalled).
+ */
 export function unbalancePercent([a, b, c]: readonly [number, number, number]): number {
   const squares = a ** 2 + b ** 2 + c ** 2;
   const beta = (a ** 4 + b ** 4 + c ** 4) / squares ** 2;

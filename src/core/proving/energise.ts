@@ -107,7 +107,10 @@ export function stepTrouble(state: EnergiseState, reading: number | null, limits
   }
 }
 
-/** Wait before hands go in after switching off, s: the longest of 300 s and the label; 900 s where no label is legible. */
+/**
+ * Wait before hands go in after switching off, s: the longest of 300 s and the label; 900 s where no label is legible.
+ * Common practice.
+ */
 export function dischargeWaitS(labelS: number | null): number {
   return labelS === null ? 900 : Math.max(300, labelS);
 }

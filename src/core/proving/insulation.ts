@@ -122,7 +122,7 @@ export function acInsulationReading(nominalLineV: number, { testV, megohm }: Tes
   return { megohm, minimumMohm: test.minimumMohm, proof, basis: published('IEC 60364-6, Table 6.1') };
 }
 
-/** Sections in parallel, MΩ: 1/Σ(1/R_i). A bad string hides in an array reading. */
+/** Sections in parallel, MΩ: 1/Σ(1/R_i), each above 0; ∞ of none. A bad string hides in an array reading. */
 export function parallelMohm(sections: readonly number[]): number {
   return 1 / sections.reduce((sum, r) => sum + 1 / r, 0);
 }

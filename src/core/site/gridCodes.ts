@@ -90,7 +90,7 @@ export function gridWindow(survey: {
   );
 }
 
-/** Level of the ten-minute mean at which units trip, V. Unknown for a code that has none. */
+/** Level of the ten-minute mean at which units trip, V: the code's per-unit level times the nominal line voltage. Unknown for a code that has none. */
 export function tenMinuteTripV(survey: {
   readonly gridCode: string | null;
   readonly lineV: number | null;

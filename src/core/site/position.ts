@@ -9,7 +9,7 @@ export const positionSchema = z.object({
 });
 export type Position = z.infer<typeof positionSchema>;
 
-/** Way along walls and trays between two places, m: |Δx| + |Δy| + |Δz|. */
+/** Way along walls and trays between two places, m: |Δx| + |Δy| + |Δz| (common practice: cable turns square corners). */
 export function wayM(a: Position, b: Position): number {
   return Math.abs(a.xM - b.xM) + Math.abs(a.yM - b.yM) + Math.abs(a.zM - b.zM);
 }

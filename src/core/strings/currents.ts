@@ -23,7 +23,7 @@ export interface TrackerCurrents {
   readonly maxUnfused: number;
 }
 
-/** Gain of the rear side on currents, by mounting. */
+/** Gain of the rear side on currents, no unit: g_b = 1 + φ·r with r by mounting (common practice). */
 export function rearGainOf(module: ModuleType, mounting: ModuleMounting): number {
   return rearGain(module, MODULE_MOUNTING[mounting].rearRatio);
 }

@@ -17,7 +17,7 @@ export const homeRunDropSchema = z.object({
 });
 export type HomeRunDrop = Readonly<z.infer<typeof homeRunDropSchema>>;
 
-/** Drop and loss of a home run at standard conditions: ΔU = R·I, loss R·I². */
+/** Drop and loss of a home run at standard conditions: ΔU = R·I, V; loss R·I², W. R there and back, Ω · I A · U_mp of the string, V, above 0. */
 export function homeRunDrop(ohm: number, currentA: number, stringUmpV: number): HomeRunDrop {
   const dropV = ohm * currentA;
   return { ohm, dropV, dropPercent: (100 * dropV) / stringUmpV, lossW: ohm * currentA * currentA };
@@ -25,7 +25,8 @@ export function homeRunDrop(ohm: number, currentA: number, stringUmpV: number): 
 
 /**
  * Current that the cable of one string has to bear, A: its own 1.25·g_b·I_sc; unfused also what the other strings of its tracker push back,
- * (N_p − 1)·1.25·g_b·I_sc; fused the rating of the fuse (IEC 62548-1, recalled).
+ * (N_p − 1)·1.25·g_b·I_sc; fused the rating of the fuse. N_p strings on the tracker, from 1 · fuse A, null where there is none.
+ * Source: IEC 62548-1 (recalled).
  */
 export function cableNeedA(oneA: number, parallel: number, fuseA: number | null): number {
   return Math.max(oneA, fuseA ?? (parallel - 1) * oneA);

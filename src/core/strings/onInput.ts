@@ -106,7 +106,7 @@ export function fullestInput({ strings, currents }: LoadedTracker): {
   return { input, currentA, joined: strings.filter((s) => s.place.input === input).length };
 }
 
-/** What the other strings of a tracker push into the one that is shorted, A: all but the weakest. */
+/** What the other strings of a tracker push into the one that is shorted, A: all but the weakest (IEC 62548-1, recalled). 0 for one string. */
 export function reverseCurrentA(t: LoadedTracker): number {
   if (t.strings.length < 2) return 0;
   return summedA(t, (c) => c.inputA) - Math.min(...t.currents.map((c) => c.inputA));

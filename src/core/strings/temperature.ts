@@ -21,7 +21,10 @@ export function cellTemperatureC(ambientC: number, irradianceWm2: number, nmotC:
   return ambientC + cellRiseK(irradianceWm2, nmotC);
 }
 
-/** Hot design cell temperature, °C: the NMOT method at 1000 W/m²; close mountings take the larger of it and the offset (common practice). */
+/**
+ * Hot design cell temperature, °C: the NMOT method at 1000 W/m²; close mountings take the larger of it and
+ * the offset of the mounting (common practice). T_a °C (−60…60) · NMOT °C (30…60); RangeError outside.
+ */
 export function hotCellC(hottestC: number, nmotC: number, mounting: ModuleMounting): number {
   const byNmot = cellTemperatureC(hottestC, STC_W_M2, nmotC);
   return CLOSE.includes(mounting) ? Math.max(byNmot, hottestC + MODULE_MOUNTING[mounting].hotOffsetK) : byNmot;

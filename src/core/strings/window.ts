@@ -151,7 +151,10 @@ function preferredLengths(t: InverterType, umpHotV: number, umpColdV: number, mi
   return min <= max ? { min, max } : ('none' as const);
 }
 
-/** How many kelvin colder the coldest morning may be before n modules reach the limit: x = (V_lim/n − U_oc,cold)/|β_V|. */
+/**
+ * How many kelvin colder the coldest morning may be before n modules reach the limit: x = (V_lim/n − U_oc,cold)/|β_V|.
+ * V_lim, U_oc,cold of one module, V · β_V V/K · n modules, from 1. Negative where the limit is passed already.
+ */
 export function coldReserveK(m: ModuleType, w: StringWindow, modules: number): number {
   return (w.limitV / modules - w.uocColdV) / Math.abs(m.betaUocPerK * m.uocV);
 }

@@ -13,7 +13,10 @@ export interface Irradiance {
 
 export const DARK: Irradiance = { globalWm2: 0, beamWm2: 0, diffuseWm2: 0 };
 
-/** Clear sky from the height of the sun alone, W/m²: 1098·cos z·exp(−0.059/cos z) (Haurwitz 1945, recalled). 0 below the horizon. */
+/**
+ * Clear sky from the height of the sun alone, W/m²: 1098·cos z·exp(−0.059/cos z) (Haurwitz 1945, recalled).
+ * z from straight up, degrees (0…180); 0 below the horizon.
+ */
 export function haurwitzWm2(zenithDeg: number): number {
   const cosZ = Math.cos(zenithDeg * RAD);
   return cosZ > 0 ? 1098 * cosZ * Math.exp(-0.059 / cosZ) : 0;
@@ -41,7 +44,10 @@ export function ineichen(zenithDeg: number, i0nWm2: number, altitudeM: number, l
   return { globalWm2, beamWm2, diffuseWm2: globalWm2 - beamWm2 * cosZ };
 }
 
-/** Share of diffuse light by clearness k_t (Erbs, Klein & Duffie 1982, recalled). It overstates the diffuse of clear days. */
+/**
+ * Share of diffuse light by clearness k_t (Erbs, Klein & Duffie 1982, recalled). k_t 0…1.
+ * It overstates the diffuse of clear days.
+ */
 export function erbsDiffuseShare(kt: number): number {
   if (kt <= 0.22) return 1 - 0.09 * kt;
   if (kt <= 0.8) return 0.9511 + kt * (-0.1604 + kt * (4.388 + kt * (-16.638 + kt * 12.336)));

@@ -62,7 +62,7 @@ export function dayOfYear(utcMs: number): number {
   return Math.floor((utcMs - Date.UTC(year, 0, 1)) / MS_A_DAY) + 1;
 }
 
-/** Irradiance outside the atmosphere on a plane facing the sun, W/m² (Spencer 1971, recalled). */
+/** Irradiance outside the atmosphere on a plane facing the sun, W/m² (Spencer 1971, recalled). Day of the year 1…366. */
 export function extraterrestrialWm2(day: number): number {
   const b = (2 * Math.PI * (day - 1)) / 365;
   return (

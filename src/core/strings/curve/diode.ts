@@ -208,12 +208,13 @@ export function currentAt(p: DiodeParameters, voltageV: number): number {
   return share * (lightA + saturationA) - leak - (aV / rs) * lambertOfExp(x);
 }
 
-/** What the equation of the model is off by at a point of it, A: 0 on the curve. */
+/** What the single-diode equation is off by at a point (V, A), A: 0 on the curve. For tests of the two inversions. */
 export function residualA(p: DiodeParameters, voltageV: number, currentA: number): number {
   const d = voltageV + currentA * p.seriesOhm;
   return p.lightA - p.saturationA * Math.expm1(d / p.aV) - d / p.shuntOhm - currentA;
 }
 
+/** Open-circuit voltage of the model, V. */
 export function openVoltageV(p: DiodeParameters): number {
   return voltageAt(p, 0);
 }

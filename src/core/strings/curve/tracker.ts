@@ -28,7 +28,7 @@ function sectionVoltageV(part: LitModules, currentA: number): number {
   return part.bypassDiodes > 0 ? Math.max(whole, BYPASS_V) : whole;
 }
 
-/** Voltage of a string that carries a current, V. */
+/** Voltage of a string that carries a current (A), V: its sections added up, a shaded one at its bypass diode. Bishop's sum of curves (recalled). */
 export function stringVoltageV(string: LitString, currentA: number): number {
   return string.reduce((sum, part) => sum + sectionsOf(part) * sectionVoltageV(part, currentA), 0);
 }

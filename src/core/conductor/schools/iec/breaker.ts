@@ -15,7 +15,7 @@ export function breakerAmbientFactor(kind: BreakerKind, ambientC: number): numbe
   return 1 - 0.006 * Math.max(0, ambientC - REFERENCE_C[kind]);
 }
 
-/** The next preferred rating at or above a current, A (IEC 60059; recalled). Undefined past 1250 A. */
+/** The next preferred rating at or above a current, A (IEC 60059; recalled). Current A, from 0. Undefined past 1250 A. */
 export function nextBreakerA(neededA: number): number | undefined {
   return BREAKER_RATINGS_A.find((rating) => rating >= neededA * (1 - ROUNDING));
 }

@@ -10,7 +10,7 @@ const EXTERNAL_EARTH_MIN_MM2: Readonly<Record<Metal, number>> = { Cu: 10, Al: 16
 
 /**
  * PE section before rounding to a standard one, mm²: S ≤ 16 → S; S ≤ 35 → 16; above → S/2; another metal × k_line/k_PE
- * (IEC 60364-5-54, Table 54.2; recalled).
+ * (IEC 60364-5-54, Table 54.2; recalled). S section of the line conductor, mm², above 0.
  */
 export function protectiveEarthRawMm2(
   lineMm2: number,
@@ -23,12 +23,15 @@ export function protectiveEarthRawMm2(
   return peMetal === lineMetal ? same : (same * k[lineMetal]) / k[peMetal];
 }
 
-/** The next standard section at or above, mm². Undefined past the table. */
+/** The next standard section at or above, mm² (IEC 60228; recalled). Undefined past the table. */
 export function standardSectionMm2(neededMm2: number): number | undefined {
   return keysOf(RESISTANCE_20C, 'Cu').find((s) => s >= neededMm2 * (1 - ROUNDING));
 }
 
-/** External chassis earth, mm²: the PE's own section in equivalent metal, and never under 10 Cu or 16 Al. */
+/**
+ * External chassis earth, mm²: the PE's own section in equivalent metal, and never under 10 Cu or 16 Al
+ * (IEC 60364-5-54, 543.7; recalled). PE section mm², above 0.
+ */
 export function externalEarthMinMm2(peMm2: number, peMetal: Metal, earthMetal: Metal, insulation: Insulation): number {
   const k = ADIABATIC_K.core[insulation];
   const equivalent = peMetal === earthMetal ? peMm2 : (peMm2 * k[peMetal]) / k[earthMetal];

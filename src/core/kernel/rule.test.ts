@@ -1,0 +1,123 @@
+import { describe, expect, it } from 'vitest';
+import { known, lacking } from './answer';
+import { practice } from './check';
+import { atMost, found } from './judgement';
+import { ask, askAll, plainCheck, rule, rulesIn } from './rule';
+
+interface Load {
+  readonly massKg: number | null;
+  readonly mostKg: number | null;
+  readonly site?: string;
+}
+const card = {
+  title: 'Load within what the bracket bears',
+  unit: 'kg',
+  basis: practice('a bracket bears what it says'),
+};
+const LOAD = rule<Load>()({
+  id: 'x.load',
+  ...card,
+  needs: {
+    massKg: { as: 'mass', of: (l) => l.massKg },
+    mostKg: {
+      as: 'limit of the bracket',
+      answer: (l) => (l.mostKg === null ? lacking<number>('bracket', 'mass') : known(l.mostKg)),
+    },
+  },
+  judge: ({ massKg, mostKg }, { site = 'nowhere' }) =>
+    atMost({ value: massKg, limit: mostKg, working: () => [`${massKg} kg on ${mostKg} kg at ${site}`] }, 10),
+});
+const SUBJECT = { element: 'string', path: 'S1' } as const;
+const check = (massKg: number | null, mostKg: number | null) => LOAD.check({ massKg, mostKg }, SUBJECT);
+
+describe('a rule', () => {
+  it('lists what it needs by the words of the forms', () => {
+    expect(LOAD.asks).toEqual(['mass', 'limit of the bracket']);
+    expect(LOAD).toMatchObject({ id: 'x.load', ...card });
+  });
+  it('judges once every need is there, with the part at hand', () => {
+    expect(LOAD.check({ massKg: 90, mostKg: 100, site: 'the wall' }, SUBJECT)).toMatchObject({
+      id: 'x.load',
+      ...card,
+      subject: SUBJECT,
+      value: 90,
+      limit: 100,
+      margin: 10,
+      verdict: 'holds',
+      working: ['90 kg on 100 kg at the wall'],
+    });
+    expect(check(91, 100).verdict).toBe('tight');
+    expect(check(101, 100).verdict).toBe('stop');
+  });
+  it('a value of nought is a value', () => expect(check(0, 100).verdict).toBe('holds'));
+  it('is unknown without a need, and says each name once, by the need itself or by the answer that lacks it', () => {
+    const unknown = { value: null, limit: null, margin: null, verdict: 'unknown', unit: 'kg' };
+    expect(check(null, 100)).toMatchObject({ ...unknown, working: ['Missing: mass'] });
+    expect(check(90, null)).toMatchObject({ ...unknown, working: ['Missing: bracket, mass'] });
+    expect(check(null, null)).toMatchObject({ ...unknown, working: ['Missing: mass, bracket'] });
+  });
+  it('asks for the field that people would have to fill', () => {
+    const led = rule<Load>()({
+      id: 'x.led',
+      ...card,
+      needs: { of: { as: 'share', of: (l) => l.massKg, missing: (l) => (l.mostKg === null ? ['mass', 'limit'] : []) } },
+      judge: () => found('holds', () => ['so it is']),
+    });
+    expect(led.check({ massKg: null, mostKg: null }, SUBJECT).working).toEqual(['Missing: mass, limit']);
+    expect(led.check({ massKg: null, mostKg: 1 }, SUBJECT).working).toEqual(['Missing: share']);
+  });
+  it('writes its working once, when somebody reads it', () => {
+    let written = 0;
+    const slow = rule<Load>()({
+      id: 'x.slow',
+      ...card,
+      needs: {},
+      judge: () => found('holds', () => [`written ${++written} times`]),
+    });
+    const made = slow.check({ massKg: 1, mostKg: 1 }, SUBJECT);
+    expect(written).toBe(0);
+    expect([made.working, made.working]).toEqual([['written 1 times'], ['written 1 times']]);
+  });
+  it('gives a check that copies whole, as JSON and as plain data', () => {
+    const made = check(90, 100);
+    expect(JSON.parse(JSON.stringify(made))).toEqual(plainCheck(made));
+    expect(structuredClone(plainCheck(made))).toMatchObject({ working: ['90 kg on 100 kg at nowhere'], margin: 10 });
+  });
+  it('may say for one answer what it rests on, narrower than its own basis', () => {
+    const basis = practice('the print beside it');
+    const narrow = rule<Load>()({
+      id: 'x.narrow',
+      ...card,
+      needs: {},
+      judge: (_, l) => found('holds', () => ['so'], l.massKg ? { basis } : {}),
+    });
+    expect(narrow.check({ massKg: 1, mostKg: 1 }, SUBJECT).basis).toBe(basis);
+    expect(narrow.check({ massKg: 0, mostKg: 1 }, SUBJECT).basis).toBe(card.basis);
+  });
+});
+
+describe('the rules of a folder', () => {
+  const other = rule<Load>()({ id: 'x.other', ...card, needs: {}, judge: () => found('holds', () => ['so']) });
+  it('come in the order of their files, whatever else those export', () => {
+    const files = { './b.ts': { LOAD, helper: () => 1, ODD: { id: 'no rule' } }, './a.ts': { other } };
+    expect(rulesIn(files).map((r) => r.id)).toEqual(['x.other', 'x.load']);
+  });
+  it('are none without a rule in every file, and an id stands once', () => {
+    expect(() => rulesIn({ './a.ts': { helper: 1 } })).toThrow(/a\.ts must export a rule/);
+    expect(() => rulesIn({ './a.ts': { LOAD }, './b.ts': { LOAD } })).toThrow(/x\.load twice/);
+  });
+  it('are each asked about every part, part by part', () => {
+    const parts = [
+      { massKg: 1, mostKg: 9 },
+      { massKg: 10, mostKg: 9 },
+    ];
+    const made = askAll([LOAD, other], parts, (l) => ({ element: 'string', path: String(l.massKg) }));
+    expect(made.map((c) => [c.subject.path, c.id, c.verdict])).toEqual([
+      ['1', 'x.load', 'holds'],
+      ['1', 'x.other', 'holds'],
+      ['10', 'x.load', 'stop'],
+      ['10', 'x.other', 'holds'],
+    ]);
+    expect(ask([LOAD, other], parts[0]!, SUBJECT).map((c) => c.id)).toEqual(['x.load', 'x.other']);
+  });
+});
