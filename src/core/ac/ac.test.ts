@@ -288,6 +288,24 @@ describe('checks of a run', () => {
     expect(verdicts({ cableDiameterMm: 61 })['ac.gland']).toBe('stop');
     expect(verdicts({}, { ...T100, bay: { ...T100.bay, glandClampMaxMm: 46 } })['ac.gland']).toBe('tight');
   });
+  it.each(['NEC', 'AU/NZ'] as const)('ask no IEC table on a %s site, and name the one they wait for', (school) => {
+    const checks = runChecks(runResult(runOf('inv-1'), inverter, T100, { ...SURVEY, school }));
+    const byTable = [
+      'ac.ampacity',
+      'ac.voltage-rise',
+      'ac.pe-section',
+      'ac.external-earth',
+      'ac.palm-width',
+      'ac.breaker-rating',
+    ];
+    for (const id of byTable) {
+      const check = checks.find((c) => c.id === id);
+      expect(check?.verdict, id).toBe('unknown');
+      expect(check?.working[0], id).toContain('not in the program yet');
+    }
+    // What the sheet alone answers is answered.
+    expect(checks.find((c) => c.id === 'ac.torque')?.verdict).toBe('holds');
+  });
   it('are unknown where nothing was entered', () => {
     const blank = runChecks(runResult(blankRun('inv-1'), inverter, T100, SURVEY));
     for (const id of [

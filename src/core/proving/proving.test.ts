@@ -4,7 +4,8 @@ import { withWorst } from '../kernel/check';
 import { GRID_CODES, gridCodeOf, windowOf } from '../site/gridCodes';
 import { coldOnSite } from '../strings/coldVoltage';
 import { openCircuitFactor } from '../strings/moduleAt';
-import { M575, plane, siteOf } from '../testing/examples';
+import { assessSite } from '../design/assess';
+import { M575, T100, plane, siteOf } from '../testing/examples';
 import { legalLayout } from '../strings/layout/legalLayout';
 import { withStrings } from '../strings/arrange';
 import { judgeAcWindow, judgeUnbalance, unbalancePercent } from './acVoltages';
@@ -357,6 +358,34 @@ describe('records', () => {
     expect(p.gates.get('D-POL@s-1')?.state).toBe('passed');
     expect(p.gates.get('D-VOC@s-1')?.state).toBe('passed');
     expect(p.judged.find((j) => j.record.kind === 'string-test')?.verdict).toBe('holds');
+  });
+  describe('the gate asks the limit that the design asks', () => {
+    const gateIn = (design: typeof site) => {
+      const p = log([volts(1, 's-1', expectedV)], { releases: new Map([['A', design]]) });
+      return p.gates.get('D-VOC@s-1')?.state;
+    };
+    const connectors = (connectorMaxV: number | null) => ({
+      ...site,
+      equipment: { ...site.equipment, inverters: [{ ...T100, connectorMaxV }] },
+    });
+    const survey = (over: Partial<typeof site.survey>) => ({ ...site, survey: { ...site.survey, ...over } });
+
+    it('fails a string over the voltage of the connectors, which the design stops', () => {
+      const design = connectors(900);
+      const designed = assessSite(design).checks.filter((c) => c.id === 'strings.uoc-cold' && c.subject.id === 's-1');
+      expect(designed.map((c) => c.verdict)).toEqual(['stop']);
+      expect(gateIn(design)).toBe('failed');
+    });
+    it('does not close while the connectors’ voltage is not on the sheet', () =>
+      expect(gateIn(connectors(null))).toBe('locked'));
+    it('closes by school and building where nobody typed a limit, and stays open where neither is known', () => {
+      expect(gateIn(survey({ dcLegalMaxV: null, building: 'other building' }))).toBe('passed');
+      expect(gateIn(survey({ dcLegalMaxV: null, building: null }))).toBe('locked');
+    });
+    it('fails a string on a dwelling under the NEC, 600 V (690.7, recalled), whatever was typed', () =>
+      expect(gateIn(survey({ school: 'NEC', building: 'one- or two-family dwelling', dcLegalMaxV: 1500 }))).toBe(
+        'failed',
+      ));
   });
   it('a correction takes the place of what it corrects, and the old entry stays', () => {
     const wrong = volts(1, 's-1', -expectedV);
