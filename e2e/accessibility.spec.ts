@@ -34,7 +34,7 @@ async function seriousFindings(page: Parameters<typeof open>[0]) {
 for (const demo of ['tarnholm-ice-rink', 'brekkesund-fish-hall', 'ulvaby-bus-depot']) {
   test(`no serious finding on any view of ${demo}`, async ({ page, request }) => {
     const site = await demoSite(request, demo);
-    for (const path of ['/', '/shelf', '/bench', ...STAGES.map((s) => `/sites/${site}/${s}`)]) {
+    for (const path of ['/', '/shelf', '/bench', '/rules', ...STAGES.map((s) => `/sites/${site}/${s}`)]) {
       await open(page, path);
       expect(await seriousFindings(page), path).toEqual([]);
     }

@@ -57,6 +57,7 @@ const VIEWS = [
   ['log-phone', `${DEMO_SITE}/log`, PHONE],
   ['handover', `${DEMO_SITE}/handover`, WIDE],
   ['shelf', '/shelf', WIDE],
+  ['rules', '/rules', WIDE],
 ];
 
 const toTop = (locator) => locator.first().evaluate((e) => e.scrollIntoView({ block: 'start' }));

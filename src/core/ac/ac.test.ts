@@ -13,8 +13,8 @@ import { terminalVoltageV, voltageRiseV } from './voltage';
 import { protectiveEarthRawMm2, standardSectionMm2 } from '../conductor/schools/iec/protectiveEarth';
 import { runResult } from './results';
 import { suggestRun } from './suggestRun';
-import { sealAdvice } from './gland';
-import { settingWindowNm } from './torque';
+import { clampRange, sealAdvice } from './gland';
+import { settingWindowNm, torqueTarget } from './torque';
 import { lugFor } from '../conductor/schools/iec/lug';
 import { cableDiameter } from '../conductor/schools/iec/cableDiameter';
 import { AMBIENT_IN_AIR, AMBIENT_IN_GROUND } from '../conductor/schools/iec/tables/ambient';
@@ -232,6 +232,15 @@ describe('voltage rise', () => {
       v = Math.hypot(400 + (z('Al', 150, 80).ohm * 110_000) / v, (z('Al', 150, 80).reactanceOhm * 110_000) / v);
     expect(Math.abs(v / exact - 1)).toBeLessThan(1e-3);
   });
+  it('solves the two nodes: V_g² = (V − (RP + XQ)/V)² + ((XP − RQ)/V)², with reactive power either way', () => {
+    const z = { ohm: 0.05, reactanceOhm: 0.02 };
+    for (const q of [-60_000, 0, 60_000]) {
+      const v = terminalVoltageV(z, 400, 110_000, q)!;
+      const along = v - (z.ohm * 110_000 + z.reactanceOhm * q) / v;
+      const across = (z.reactanceOhm * 110_000 - z.ohm * q) / v;
+      rel(Math.hypot(along, across), 400);
+    }
+  });
   it('has no answer where the network cannot carry the power', () =>
     expect(terminalVoltageV({ ohm: 0.1, reactanceOhm: 2 }, 400, 500_000, 0)).toBeUndefined());
   it('knows the skin effect of large sections: 1.00884 at 240 mm², 1.06012 at 630 mm² copper, 90 °C (IEC 60287-1-1)', () => {
@@ -260,6 +269,27 @@ describe('lug, gland and torque', () => {
     const d = cableDiameter({ cores: '4-core', sectionMm2: 95, cableDiameterMm: null })!;
     expect([d.lowMm, d.highMm]).toEqual([expect.closeTo(38.703, 3), expect.closeTo(43.89, 3)]);
     expect(sealAdvice(d, 47)).toContain('Keep');
+  });
+  it('asks to measure where the seal’s split lies inside the spread of the cable, and the split itself belongs outside the seal', () => {
+    const of = (lowMm: number, highMm: number) => ({ lowMm, nominalMm: (lowMm + highMm) / 2, highMm, measured: false });
+    expect(sealAdvice(of(46, 46.9), 47)).toContain('Keep');
+    expect(sealAdvice(of(46, 47), 47)).toContain('Measure');
+    expect(sealAdvice(of(47, 50), 47)).toContain('Remove');
+    expect(sealAdvice(of(46.9, 50), 47)).toContain('Measure');
+    expect(sealAdvice(of(40, 50), null)).toContain('No removable seal');
+  });
+  it('needs both ends of a clamping range', () => {
+    expect(clampRange({ ...T100.bay, glandClampMinMm: null })).toBeNull();
+    expect(clampRange({ ...T100.bay, glandClampMaxMm: null })).toBeNull();
+    expect(clampRange(T100.bay)).toEqual({ minMm: 35, maxMm: 60 });
+  });
+  it('takes the torque of the sheet where both ends stand there, else the usual range of the thread (common practice)', () => {
+    const target = (torqueMinNm: number | null, torqueMaxNm: number | null, studM = 10) =>
+      torqueTarget({ ...T100.bay, torqueMinNm, torqueMaxNm, studM } as typeof T100.bay);
+    expect(target(18, 28)).toMatchObject({ lowNm: 18, highNm: 28, setNm: 23, origin: 'data sheet' });
+    const table = { lowNm: 20, highNm: 30, setNm: 25, origin: 'stud table' };
+    for (const one of [target(null, null), target(18, null), target(null, 28)]) expect(one).toMatchObject(table);
+    expect(target(null, null, 7)).toBeUndefined();
   });
   it('sets 20.8333 to 28.8462 N·m on a 20 to 30 N·m stud (ISO 6789-1, 4 %)', () => {
     const w = settingWindowNm(20, 30);

@@ -3,12 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { given } from './answer';
 import type { Check, Verdict } from './check';
 import { VERDICT_ORDER, byUrgency, dataSheet, mostUrgent, practice, published, worstOf } from './check';
-import { atLeast, atMost, counted, withVerdict } from './judgement';
+import { atLeast, atMost, counted, found, withVerdict } from './judgement';
 import { Memo } from './memo';
 import { MilpBuilder } from './milp';
 import { atOrAbove, atOrAboveHeld, exactly, keysOf, publishedTable } from './publishedTable';
 import { fixed, formatQuantity, short } from './quantity';
 import { requirePositive, requireWithin } from './require';
+import { ceiled, floored, within } from './rounding';
 import { bracketedRoot } from './root';
 import { median } from './statistics';
 
@@ -73,6 +74,28 @@ describe('Check', () => {
     const broken = atMost(measured(120, 100));
     expect(withVerdict(broken, 'tight', () => ['wished for'])).toMatchObject({ verdict: 'tight', margin: null });
     expect(withVerdict(broken, 'stop', () => ['still']).margin).toBeCloseTo(-20, 9);
+  });
+  it('a softened verdict keeps a margin of nought or more', () => {
+    expect(withVerdict(atMost(measured(100, 100)), 'tight', () => []).margin).toBe(0);
+    expect(withVerdict(atMost(measured(90, 100)), 'tight', () => ['so'])).toMatchObject({ margin: 10 });
+    expect(withVerdict(atMost(measured(90, 100)), 'tight', () => ['so']).working()).toEqual(['x', 'so']);
+    expect(
+      withVerdict(
+        found('holds', () => []),
+        'tight',
+        () => [],
+      ).margin,
+    ).toBeNull();
+  });
+  it('whole numbers a hair off are those numbers, and no others', () => {
+    expect([floored(3 - 1e-12), floored(3), floored(2.999)]).toEqual([3, 3, 2]);
+    expect([ceiled(3 + 1e-12), ceiled(3), ceiled(3.001)]).toEqual([3, 3, 4]);
+    expect([within(100 + 1e-8, 100), within(100.1, 100), within(Number.NaN, 100), within(0, 0)]).toEqual([
+      true,
+      false,
+      false,
+      true,
+    ]);
   });
   it('carries its basis: published values are recalled until somebody looks them up', () => {
     expect(published('IEC 60364')).toMatchObject({ kind: 'published', recalled: true });

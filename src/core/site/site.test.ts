@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { tenMinuteTripV } from './gridCodes';
 import { describe, expect, it } from 'vitest';
 import { assessSite } from '../design/assess';
 import { legalLayout } from '../strings/layout/legalLayout';
@@ -151,4 +152,11 @@ describe('assessSite', () => {
         if (c.verdict === 'holds') expect(full.get(`${c.id}|${c.subject.path}`), `${field} ${c.id}`).toBe('holds');
     }
   });
+});
+
+it('a ten-minute level is the code’s share of the nominal voltage: 440 V at 400 V (EN 50549-1, recalled)', () => {
+  expect(tenMinuteTripV({ gridCode: 'EN 50549-1 first start', lineV: 400 }).value).toBeCloseTo(440, 9);
+  expect(tenMinuteTripV({ gridCode: 'EN 50549-1 first start', lineV: null }).missing).toEqual(['nominal line voltage']);
+  for (const gridCode of [null, 'IEEE 1547 enter service'])
+    expect(tenMinuteTripV({ gridCode, lineV: 480 }).missing).toEqual(['grid code with a ten-minute limit']);
 });

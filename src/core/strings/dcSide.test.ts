@@ -11,8 +11,9 @@ import { coldModuleV } from './coldVoltage';
 import { dcAmpacityA } from '../conductor/schools/iec/dcCable';
 import { homeRunDrop } from './homeRun';
 import { homeRunOhm } from '../conductor/pvCable';
-import { stringFuse } from './fuses';
+import { fuseFits, stringFuse } from './fuses';
 import { legalLayout } from './layout/legalLayout';
+import { dcLimit, dcLimitSoFarV } from './dcLimit';
 import { legalLimit } from './legalLimit';
 import { openCircuitV } from './moduleAt';
 import { PV_CABLE } from '../conductor/tables/pvCable';
@@ -78,6 +79,21 @@ describe('limit of the DC side', () => {
     ]);
     expect([of('other building', 1500), of('other building', 600), of(null, 1500)]).toEqual([1000, 600, 1500]);
   });
+  it('names the first of equals, lists all of them, and knows the least of those that are known', () => {
+    const side = (connectorMaxV: number | null, dcLegalMaxV: number | null) => ({
+      module: M575,
+      inverter: { ...T100, connectorMaxV },
+      survey: { school: 'IEC' as const, building: null, dcLegalMaxV },
+    });
+    expect(dcLimit(side(1100, 1500)).value).toEqual({
+      limitV: 1100,
+      by: 'T100 maximum input voltage',
+      because: 'V_lim = min(1100 V, 1500 V, 1100 V, 1500 V) = 1100 V (T100 maximum input voltage)',
+    });
+    expect(dcLimit(side(null, null)).missing).toHaveLength(2);
+    expect([side(null, null), side(900, null), side(null, 800)].map(dcLimitSoFarV)).toEqual([1100, 900, 800]);
+    expect(legalLimit({ school: 'NEC', building: 'other building', dcLegalMaxV: 1000 })?.by).toBe('legal limit');
+  });
   it('is the connectors’ where that is lowest, and unknown while nobody knows it', () => {
     expect(stringWindow({ ...inputs, inverter: { ...T100, connectorMaxV: 1000 } }).value?.limitedBy).toBe(
       'T100 connectors',
@@ -113,6 +129,19 @@ describe('string fuses (IEC 62548-1, NFPA 70 690.9; ratings IEC 60269-6; recalle
       ratingA: 25,
     });
     expect(stringFuse(M575, 1, 3, 'NEC')).toMatchObject({ leastA: expect.closeTo(22.203125, 9), ratingA: 25 });
+  });
+  it('a rating on the upper end fits, on the lower end by the NEC alone', () => {
+    const range = { leastA: 20, mostA: 25 };
+    expect([20, 20.1, 25, 25.1].map((a) => fuseFits(range, 'IEC', a))).toEqual([false, true, true, false]);
+    expect([19.9, 20, 25, 25.1].map((a) => fuseFits(range, 'NEC', a))).toEqual([false, true, true, false]);
+  });
+  it('keep 1.25 where the maker’s own limit is for standard conditions, and more where that asks for more', () => {
+    expect(stringFuse(M575, 1, 2, 'IEC', 1).reverseA).toBeCloseTo(17.7625, 9);
+    expect(stringFuse(M575, 1, 2, 'IEC', 1.4).reverseA).toBeCloseTo(1.4 * 14.21, 9);
+  });
+  it('are not needed while the others push no more than the module’s own rating', () => {
+    const rated = (fuseMaxA: number) => stringFuse({ ...M575, fuseMaxA }, 1, 2, 'IEC').needed;
+    expect([rated(17.7625), rated(17.76)]).toEqual([false, true]);
   });
   it('have no rating where the module fuse lies below 1.5 × I_sc (SF01)', () => {
     expect(stringFuse({ ...M575, fuseMaxA: 20 }, 1, 3, 'IEC').ratingA).toBeNull();

@@ -13,12 +13,17 @@ export interface Edges<S> {
   readonly without: Readonly<Record<string, S>>;
   /** Values and limits that a handbook or a second path gives. */
   readonly numbers?: readonly (readonly [S, Partial<Pick<Check, 'value' | 'limit' | 'margin'>>])[];
+  /** What the working tells, a line each in its order: its numbers, its advice, what it asks for. */
+  readonly says?: readonly (readonly [S, ...RegExp[]])[];
 }
 
 const SUBJECT = { element: 'string', path: 'somewhere' } as const;
 
 /** Tests a rule at its edges: just holds, tight, stops, and unknown for each of its needs. A need without a case fails. */
-export function edges<S>(rule: Rule<S>, { holds, tight = [], stops = [], without, numbers = [] }: Edges<S>): void {
+export function edges<S>(
+  rule: Rule<S>,
+  { holds, tight = [], stops = [], without, numbers = [], says = [] }: Edges<S>,
+): void {
   const check = (about: S) => rule.check(about, SUBJECT);
   describe(rule.id, () => {
     it.each([
@@ -48,6 +53,11 @@ export function edges<S>(rule: Rule<S>, { holds, tight = [], stops = [], without
           for (const [field, value] of Object.entries(wanted) as ['value', number][])
             expect(c[field], `${field}: ${c.working.join(' / ')}`).toBeCloseTo(value, 6);
         }
+      });
+    if (says.length)
+      it('tells how, line by line', () => {
+        for (const [about, ...lines] of says)
+          expect(check(about).working).toEqual(lines.map((line) => expect.stringMatching(line)));
       });
   });
 }

@@ -41,12 +41,12 @@
 {#each shown as chapter (chapter.name)}
   <section class="sheet mb-4 overflow-x-auto p-3" aria-labelledby="chapter-{chapter.name}">
     <h2 id="chapter-{chapter.name}" class="mb-1">{CHAPTERS[chapter.name] ?? chapter.name}</h2>
-    <table class="grid-table table-fixed min-w-[60rem]">
+    <table class="grid-table table-fixed min-w-[64rem]">
       <thead>
         <tr>
-          <th scope="col" class="w-[24%]">Asks</th>
-          <th scope="col" class="w-[5%]">Unit</th>
-          <th scope="col" class="w-[27%]">Needs</th>
+          <th scope="col" class="w-[23%]">Asks</th>
+          <th scope="col" class="w-[7%]">Unit</th>
+          <th scope="col" class="w-[26%]">Needs</th>
           <th scope="col" class="w-[27%]">Basis</th>
           <th scope="col" class="w-[10%]">Standing</th>
           <th scope="col" class="w-[7%]">Schools</th>

@@ -9,4 +9,8 @@ edges(ALUMINIUM, {
   holds: [metal('Cu', null), metal('Cu', false), metal('Al', true)],
   stops: [metal('Al', false)],
   without: { 'whether the inverter allows aluminium': metal('Al', null) },
+  says: [
+    [metal('Al', null), /^Missing: whether T100 allows aluminium$/],
+    [metal('Cu', null), /^Copper$/],
+  ],
 });

@@ -24,4 +24,9 @@ edges(GLAND, {
     [gland(30), { value: 30, limit: 35, margin: (-100 * 5) / 35 }],
     [built(44, 60), { value: 44.6, margin: 0 }],
   ],
+  says: [
+    [gland(40, 35, null), /^Missing: gland of T100$/],
+    [gland(40), /^40 mm measured in a gland for 35 to 60 mm$/, /^Keep the inner seal/],
+    [built(43.27, 60), /./, /seal/, /measure it before drilling/],
+  ],
 });

@@ -11,6 +11,7 @@ edges(LUG, {
   holds: [lug(120), lug(185), lug(240, 12), lug(150, 10, 'Al')],
   stops: [lug(240), lug(95, 8), lug(55)],
   without: { section: lug(null) },
+  says: [[lug(240), /240/]],
 });
 
 it('names die, crimps and strip of a copper lug, and how aluminium is prepared', () => {

@@ -9,4 +9,5 @@ edges(LUGS_ON_STUD, {
   stops: [cables(2, 1), cables(3, 2)],
   without: {},
   numbers: [[cables(2, 1), { value: 2, limit: 1 }]],
+  says: [[cables(2, 1), /^2 cables in parallel, 1 lugs allowed/]],
 });

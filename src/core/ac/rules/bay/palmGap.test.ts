@@ -14,4 +14,5 @@ edges(PALM_GAP, {
     'stud spacing, from the sheet': gap(null),
   },
   numbers: [[gap(45), { value: 15, limit: 3, margin: 400 }]],
+  says: [[gap(null), /^Missing: stud spacing of T100$/]],
 });

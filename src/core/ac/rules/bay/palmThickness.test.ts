@@ -17,6 +17,11 @@ edges(PALM_THICKNESS, {
   },
   // Twice the wall of the barrel of 120 mm²: (21 − 15.5) mm (DIN 46235, common practice).
   numbers: [[palm(null), { value: 5.5, limit: 7 }]],
+  says: [
+    [palm(3, null), /^Missing: thickest palm of T100$/],
+    [palm(3, 7, 2), /^2 × 3 mm = 6\.0 mm on 7 mm$/],
+    [palm(null, 5.4), /5\.5 mm on 5\.4 mm/, /upper bound: measure/],
+  ],
 });
 
 it('keeps no negative margin where only the bound is past the limit', () =>

@@ -14,4 +14,5 @@ edges(PALM_WIDTH, {
   },
   // DIN 46235: the palm of 120 mm² for M10 is 32 mm wide (recalled).
   numbers: [[acRun(), { value: 32, limit: 33, margin: 100 / 33 }]],
+  says: [[palm(30, null), /^Missing: widest palm of T100$/]],
 });

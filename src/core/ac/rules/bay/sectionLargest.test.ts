@@ -10,4 +10,5 @@ edges(SECTION_LARGEST, {
   stops: [section(150)],
   without: { section: section(null), 'largest conductor, from the sheet': section(120, null) },
   numbers: [[section(95), { value: 95, limit: 120 }]],
+  says: [[section(120, null), /^Missing: largest conductor of T100$/]],
 });

@@ -10,4 +10,5 @@ edges(TRANSFORMER_LOAD, {
     'transformer rating': gridLoad(5, { transformerKva: null }),
   },
   numbers: [[gridLoad(5, { transformerKva: 1100 }), { value: 550, limit: 1100, margin: 50 }]],
+  says: [[gridLoad(5, { transformerKva: 1100 }), /= 550 kVA on 1100 kVA/]],
 });

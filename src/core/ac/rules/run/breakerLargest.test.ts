@@ -9,4 +9,5 @@ edges(BREAKER_LARGEST, {
   holds: [breaker(250), breaker(100)],
   stops: [breaker(251)],
   without: { breaker: breaker(null), 'largest breaker of the inverter': breaker(200, null) },
+  says: [[breaker(200, null), /^Missing: largest breaker of T100$/]],
 });

@@ -7,4 +7,5 @@ edges(DEVICES, {
   stops: [chainOf(33)],
   without: {},
   numbers: [[chainOf(33), { value: 33, limit: 32 }]],
+  says: [[chainOf(33), /^33 devices, 32 without a repeater$/]],
 });

@@ -16,6 +16,7 @@ edges(ADDRESS, {
   holds: [on(1), on(247), on(5, 4, 6)],
   stops: [on(0), on(248), on(5, 5)],
   without: { 'an address': on(null, 1) },
+  says: [[on(null, 1), /^Missing: an address for INV-01/]],
 });
 
 it('names who else answers on an address', () =>

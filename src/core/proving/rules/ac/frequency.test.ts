@@ -14,4 +14,5 @@ edges(FREQUENCY, {
   stops: [hz(49.49), hz(50.11), hz(50, 60), unnamed(51, 50), unnamed(49, 50)],
   without: { 'grid code': acReading({ window: lacking('grid code') }) },
   numbers: [[hz(49.9), { value: 49.9 }]],
+  says: [[hz(49.9), /^49\.9 Hz in 49\.5 to 50\.1 Hz$/]],
 });

@@ -16,4 +16,5 @@ edges(AC_WINDOW, {
     [line(430), { value: 430, limit: 440, margin: (100 * 10) / 440 }],
     [line(350), { value: 350, limit: 340, margin: (100 * 10) / 340 }],
   ],
+  says: [[line(430), /400\.0 \/ 430\.0 \/ 400\.0 V line to line; window 340\.0 to 440\.0 V/]],
 });

@@ -21,4 +21,8 @@ edges(APPLIED_TORQUE, {
     [applied(28), { value: 28, limit: 30, margin: (100 * 2) / 30 }],
     [applied(21), { value: 21, limit: 20, margin: 5 }],
   ],
+  says: [
+    [applied(25), /^25 N·m on 5 joints; window 20 to 30 N·m$/],
+    [applied(25, silent), /./, /print beside the stud decides/],
+  ],
 });

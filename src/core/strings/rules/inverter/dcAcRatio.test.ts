@@ -11,6 +11,7 @@ edges(DC_AC_RATIO, {
   tight: [ratio(89.99), ratio(150.01)],
   without: { strings: ratio(null) },
   numbers: [[ratio(120), { value: 120, limit: 150, margin: 20 }]],
+  says: [[ratio(120), /^120\.00 kW \/ 100\.0 kW = 120\.0 %$/]],
 });
 
 it('leaves no margin above the usual, and says which side it left', () => {

@@ -9,4 +9,5 @@ edges(SHEET, {
   tight: [sheet({ pmaxW: (M575.umpV * M575.impA) / 1.0101 }), sheet({ pmaxW: (M575.umpV * M575.impA) / 1.0299 })],
   stops: [sheet({ pmaxW: (M575.umpV * M575.impA) / 1.0301 }), sheet({ impA: 15 }), sheet({ betaUocPerK: 0.0025 })],
   without: {},
+  says: [[sheet({ pmaxW: (M575.umpV * M575.impA) / 1.0101 }), /pmaxW/]],
 });

@@ -15,4 +15,11 @@ edges(FULL_POWER, {
     'full-power range of the inverter': range(540, null),
   },
   numbers: [[range(540, 850), { value: 17, margin: (100 * (850 - COLD_17_V)) / 850 }]],
+  says: [
+    [range(540, null), /^Missing: full-power range of T100$/],
+    [range(null, 850), /^Missing: full-power range of T100$/],
+    [range(540, 850), /./],
+    [range(HOT_17_V + 5, 850), /./, /In the heat 623\.1 V lies under/],
+    [range(540, COLD_17_V - 5), /./, /In the cold 820\.2 V lies over/],
+  ],
 });

@@ -11,4 +11,5 @@ edges(HOT_VOLTAGE, {
   stops: [from(HOT_17_V + 0.01)],
   without: { 'the window of the string': onInput({ survey: { hottestC: null } }) },
   numbers: [[from(200), { value: HOT_17_V, limit: 200 }]],
+  says: [[from(200), /17 × 36\.65 V = 623\.1 V ≥ 200 V/]],
 });

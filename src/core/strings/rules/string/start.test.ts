@@ -14,4 +14,8 @@ edges(START, {
     'start-up voltage of the inverter': from(null),
   },
   numbers: [[from(250), { value: HOT_17_V, limit: 250 }]],
+  says: [
+    [from(null), /^Missing: start-up voltage of T100$/],
+    [from(250), /17 × 46\.21 V = 785\.6 V ≥ 250 V/],
+  ],
 });

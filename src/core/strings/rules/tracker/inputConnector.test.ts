@@ -15,4 +15,9 @@ edges(INPUT_CONNECTOR, {
     [apart(30), { value: ONE_A, limit: 30 }],
     [joined(40), { value: 2 * ONE_A }],
   ],
+  says: [
+    [apart(null), /^Missing: connector rating of T100$/],
+    [apart(30), /^1\.25 × 1\.000 × 14\.21 A × 1 = 17\.76 A/],
+    [joined(40), /× 2 = 35\.5/],
+  ],
 });

@@ -11,6 +11,10 @@ edges(OPERATING, {
   tight: [two(TWO_A - 0.01), two(20)],
   without: {},
   numbers: [[two(32), { value: TWO_A, limit: 32 }]],
+  says: [
+    [two(32), /1\.000 × 13\.44 A × 2 = 26\.88 A on 32\.00 A$/],
+    [two(TWO_A / 1.05), /./, /^Over by 5\.0 %/],
+  ],
 });
 
 it('says when the loss is felt: in the best hours to 10 % over, on most clear days beyond', () => {

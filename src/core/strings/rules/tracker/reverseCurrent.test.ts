@@ -30,6 +30,11 @@ edges(REVERSE_CURRENT, {
     [strings(3, 25), { value: 25, limit: 25, margin: 0 }],
     [strings(1), { value: 0 }],
   ],
+  says: [
+    [strings(2), /1 × 17\.76 A = 17\.76 A; module fuse 25/],
+    [strings(3, 25), /2 × 17\.76 A = 35\.5/, /lies above 21\.3\d* A and at most at /],
+    [nec(25), /./, /lies from 22\.20 A/],
+  ],
 });
 
 it('offers the fuse that fits, or fewer strings where none does', () => {

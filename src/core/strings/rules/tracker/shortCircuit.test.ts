@@ -15,4 +15,8 @@ edges(SHORT_CIRCUIT, {
     [two(44), { value: TWO_A, limit: 44 }],
     [onTracker({ plane: { mounting: 'ground_rack' } }, [{}, {}]), { value: TWO_A * 1.08 }],
   ],
+  says: [
+    [two(44), /1\.25 × 1\.000 × 14\.21 A × 2 = 35\.5/],
+    [two(44, { shortCircuitLimitIsStc: true }), /1 × 1\.000/, /^k = 1/],
+  ],
 });

@@ -15,4 +15,5 @@ edges(MIXING, {
   stops: [mix(2.001), mix(0.1, 16)],
   without: { 'a year of energy': mix(null) },
   numbers: [[mix(1), { value: 1, limit: 2, margin: 50 }]],
+  says: [[mix(0.1, 16), /./, /Unequal lengths/]],
 });
