@@ -20,7 +20,11 @@ const MUTATE = [
 ];
 /** Tests that stand at the edges; the long searches of layout and year tell nothing about a limit. */
 const TESTS = ['src/core/**/*.test.ts'];
-const LONG = ['src/core/strings/{layout,year,curve}/**', 'src/core/{sun,weather}/**', 'src/core/design/edition.test.ts'];
+const LONG = [
+  'src/core/strings/{layout,year,curve}/**',
+  'src/core/{sun,weather}/**',
+  'src/core/design/edition.test.ts',
+];
 
 function copyOfCore() {
   rmSync(WHERE, { recursive: true, force: true });

@@ -17,18 +17,6 @@ const VIEWS = [
   ['survey', `${DEMO_SITE}/survey`, WIDE],
   ['strings', `${DEMO_SITE}/strings`, WIDE],
   ['peg-board', `${DEMO_SITE}/strings`, WIDE, (page) => toTop(page.getByRole('heading', { name: 'Peg board' }))],
-  [
-    'layout',
-    `${DEMO_SITE}/strings`,
-    WIDE,
-    async (page) => {
-      await page.getByRole('button', { name: /^INV-03 tracker 2 input 1:/ }).click();
-      await page.getByRole('button', { name: 'Hang on none' }).click();
-      await page.getByRole('button', { name: 'Find the best layout' }).click();
-      await page.getByTestId('proposal').waitFor({ timeout: 60_000 });
-      await toTop(page.getByRole('heading', { name: 'Best layout' }));
-    },
-  ],
   ['curves', `${DEMO_SITE}/strings/curves`, WIDE],
   [
     'year',
@@ -58,6 +46,19 @@ const VIEWS = [
   ['handover', `${DEMO_SITE}/handover`, WIDE],
   ['shelf', '/shelf', WIDE],
   ['rules', '/rules', WIDE],
+  // Last: it changes the site.
+  [
+    'layout',
+    `${DEMO_SITE}/strings`,
+    WIDE,
+    async (page) => {
+      await page.getByRole('button', { name: /^INV-03 tracker 2 input 1:/ }).click();
+      await page.getByRole('button', { name: 'Hang on none' }).click();
+      await page.getByRole('button', { name: 'Find the best layout' }).click();
+      await page.getByTestId('proposal').waitFor({ timeout: 60_000 });
+      await toTop(page.getByRole('heading', { name: 'Best layout' }));
+    },
+  ],
 ];
 
 const toTop = (locator) => locator.first().evaluate((e) => e.scrollIntoView({ block: 'start' }));
