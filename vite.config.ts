@@ -14,7 +14,10 @@ export default defineConfig({
   worker: { format: 'es' },
   test: {
     projects: [
-      { extends: true, test: { name: 'unit', include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'], exclude: ['src/**/*.db.test.ts'] } },
+      {
+        extends: true,
+        test: { name: 'unit', include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'], exclude: ['src/**/*.db.test.ts'] },
+      },
       {
         extends: true,
         test: {

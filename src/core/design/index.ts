@@ -81,7 +81,7 @@ export function applyEdit(design: SiteDesign, edit: DesignEdit): SiteDesign {
 export const designShape = Object.assign({}, baseShape, ...DISCIPLINES.map((d) => d.shape)) as Shape;
 
 /** What makes a document no design at all: repeated keys, references to nothing, inputs that do not exist. */
-export const integrityFlaws = (design: SiteDesign) => [
+const integrityFlaws = (design: SiteDesign) => [
   ...baseFlaws(design),
   ...DISCIPLINES.flatMap((d) => d.integrity(design)),
 ];

@@ -1,6 +1,7 @@
 import type { Operation } from 'fast-json-patch';
 import { z } from 'zod';
-import { designEditSchema, siteDesignSchema } from '$core/design';
+import type { SiteDesign } from '$core/design';
+import { designEditSchema } from '$core/design';
 import { pvStringSchema } from '$core/site/parts';
 import { surveySchema } from '$core/site/survey';
 
@@ -36,13 +37,13 @@ export const changedSchema = z.object({
 export type Changed = Omit<z.infer<typeof changedSchema>, 'changes'> & { changes: Operation[] };
 
 /** A whole design with the revision it stands at: what a page opens with. */
-const storedSchema = z.object({
-  siteId: z.string(),
-  revision,
-  design: siteDesignSchema,
-  canUndo: z.boolean().meta({ description: 'Whether there is a change to take back' }),
-});
-export type StoredDesign = Readonly<z.infer<typeof storedSchema>>;
+export interface StoredDesign {
+  readonly siteId: string;
+  readonly revision: number;
+  readonly design: SiteDesign;
+  /** Whether there is a change to take back. */
+  readonly canUndo: boolean;
+}
 
 export const releaseRequest = z.object({ revision, by: z.string().trim().min(1, 'Say who releases it.').max(80) });
 export const releasedSchema = z.object({ letter: z.string() });
