@@ -7,7 +7,8 @@ import { withStringAt, withStrings } from './arrange';
 import type { SiteDesign } from '../design';
 import { CABLE, M575, SURVEY, T100, plane, siteOf } from '../testing/examples';
 import { checksOf } from '../testing/checks';
-import { coldModuleV } from './coldVoltage';
+import { coldModuleV, coldOnSite } from './coldVoltage';
+import { trackerCurrents } from './currents';
 import { dcAmpacityA } from '../conductor/schools/iec/dcCable';
 import { homeRunDrop } from './homeRun';
 import { homeRunOhm } from '../conductor/pvCable';
@@ -286,4 +287,24 @@ it('a survey that names the school but no building leaves the limit unknown, nev
         .map((c) => c.verdict),
     ),
   ).toEqual(new Set(['unknown']));
+});
+
+it('connectors and reverse current keep 1.25 where the maker states the tracker’s limit for standard conditions', () => {
+  const of = (shortCircuitLimitIsStc: boolean) =>
+    trackerCurrents(M575, { ...T100, shortCircuitLimitIsStc }, 'pitched_gap', 2);
+  expect([of(true).shortCircuitA, of(false).shortCircuitA]).toEqual([
+    expect.closeTo(28.42, 9),
+    expect.closeTo(35.525, 9),
+  ]);
+  expect([of(true).inputA, of(true).reverseA]).toEqual([of(false).inputA, of(false).reverseA]);
+  expect(of(true).inputA).toBeCloseTo(17.7625, 9);
+});
+
+it('a site with a stamped cold voltage takes it from the plane, with its document from the survey', () => {
+  const survey = { ...SURVEY, coldMethod: 'engineered' as const, engineeredDocument: 'E-12' };
+  expect(coldOnSite(survey, plane('p', 17, { engineeredUocColdV: 56 }), M575).value).toMatchObject({
+    uocColdV: 56,
+    factor: expect.closeTo(56 / 51.62, 12),
+  });
+  expect(coldOnSite(survey, plane('p', 17), M575).missing).toEqual(['engineered cold voltage of M575']);
 });

@@ -14,5 +14,8 @@ edges(UNBALANCE, {
   tight: [unbalanced(2.001), unbalanced(2.999)],
   stops: [unbalanced(3.001)],
   without: {},
-  numbers: [[unbalanced(1), { value: 1, limit: 2, margin: 50 }]],
+  numbers: [
+    [unbalanced(1), { value: 1, limit: 2, margin: 50 }],
+    [unbalanced(0.5), { margin: 75 }],
+  ],
 });

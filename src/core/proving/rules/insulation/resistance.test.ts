@@ -15,6 +15,6 @@ edges(RESISTANCE, {
   without: { 'a test that proves something': dc(50, 1000) },
   numbers: [
     [dc(4), { value: 4, limit: 1, margin: 300 }],
-    [dc(0.6, 250, 1), { value: 0.6, limit: 0.5 }],
+    [dc(0.6, 250, 1), { value: 0.6, limit: 0.5, margin: 20 }],
   ],
 });

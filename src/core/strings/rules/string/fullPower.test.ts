@@ -14,7 +14,10 @@ edges(FULL_POWER, {
     'the window of the string': onInput({ survey: { coldestC: null } }),
     'full-power range of the inverter': range(540, null),
   },
-  numbers: [[range(540, 850), { value: 17, margin: (100 * (850 - COLD_17_V)) / 850 }]],
+  numbers: [
+    [range(600, 1000), { value: 17, margin: (100 * (HOT_17_V - 600)) / 600 }],
+    [range(540, 850), { value: 17, margin: (100 * (850 - COLD_17_V)) / 850 }],
+  ],
   says: [
     [range(540, null), /^Missing: full-power range of T100$/],
     [range(null, 850), /^Missing: full-power range of T100$/],
