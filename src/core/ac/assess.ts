@@ -10,8 +10,8 @@ export function assessAc(_: AcDesign, { runs, board, grid }: AcResults, memo: Me
   return [
     ...runs.map((r) => memo.keep(`run-checks/${r.inverter.id}`, [r], () => [...runChecks(r), ...supplyChecks(r)])),
     [
-      ...ask(RULES.board, board, { element: 'board', path: board.board.label }),
-      ...ask(RULES.grid, grid, { element: 'grid', path: 'grid connection' }),
+      ...ask(RULES.board, board, { element: 'board', path: board.board.label }, board.wanting),
+      ...ask(RULES.grid, grid, { element: 'grid', path: 'grid connection' }, grid.wanting),
     ],
   ];
 }
@@ -22,12 +22,13 @@ export function runChecks(r: RunResult): Check[] {
   const run = { element: 'run', path: `${tag} / AC run`, id } as const;
   const lug = { element: 'lug', path: `${tag} / AC bay`, id } as const;
   return [
-    ...ask(RULES.run, r, run),
-    ...ask(RULES.conductor, r, run),
-    ...ask(RULES.earth, r, run),
-    ...ask(RULES.bay, r, lug),
+    ...ask(RULES.run, r, run, r.wanting),
+    ...ask(RULES.conductor, r, run, r.wanting),
+    ...ask(RULES.earth, r, run, r.wanting),
+    ...ask(RULES.fault, r, run),
+    ...ask(RULES.bay, r, lug, r.wanting),
   ];
 }
 
 const supplyChecks = (r: RunResult): Check[] =>
-  ask(RULES.supply, r, { element: 'grid', path: `${r.inverter.tag} / supply`, id: r.inverter.id });
+  ask(RULES.supply, r, { element: 'grid', path: `${r.inverter.tag} / supply`, id: r.inverter.id }, r.wanting);

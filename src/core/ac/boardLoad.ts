@@ -12,24 +12,31 @@ export interface BoardLoad {
   readonly units: number;
   /** Currents of all inverters together, A: they peak at the same moment. */
   readonly sumA: Answer<number>;
+  /** Sheets of inverters that do not stand. */
+  readonly wanting: readonly string[];
 }
 
 /** The grid connection with the apparent power of all inverters, VA; null while there is none. */
 export interface GridLoad {
   readonly survey: Survey;
   readonly apparentVa: number | null;
+  readonly wanting: readonly string[];
 }
 
-/** Rating the main breaker needs, A: moulded-case, alone. */
+/** Largest miniature breaker, A (IEC 60898-1; recalled): a main up to it may be one, which heat takes more from. */
+const MINIATURE_MOST_A = 125;
+
+/** Rating the main breaker needs, A: moulded-case above 125 A, up to that as a miniature one; alone in its place. */
 export function mainBreakerNeed({ board, school, sumA }: BoardLoad): Answer<BreakerNeed> {
-  if (board.mainAmbientC === null) return lacking('ambient at the main breaker');
-  return sumA.value === null
-    ? lacking(...sumA.missing)
-    : school.breakerNeed(sumA.value, {
-        breakerKind: 'moulded-case',
-        breakerAmbientC: board.mainAmbientC,
-        breakerGroupFactor: 1,
-      });
+  const { mainAmbientC: breakerAmbientC, mainBreakerA } = board;
+  const missing = [
+    ...(mainBreakerA === null ? ['main breaker'] : []),
+    ...(breakerAmbientC === null ? ['ambient at the main breaker'] : []),
+    ...sumA.missing,
+  ];
+  if (mainBreakerA === null || breakerAmbientC === null || sumA.value === null) return lacking(...missing);
+  const breakerKind = mainBreakerA <= MINIATURE_MOST_A ? 'miniature' : 'moulded-case';
+  return school.breakerNeed(sumA.value, { breakerKind, breakerAmbientC, breakerGroupFactor: 1 });
 }
 
 export const sumWords = ({ units }: BoardLoad, sumA: number): string => `Σ I_b = ${units} units = ${fixed(sumA, 1)} A`;

@@ -11,13 +11,14 @@ export function withRun<D extends AcDesign>(d: D, run: AcRun): D {
   return { ...d, runs: known ? d.runs.map((r) => (r.inverterId === run.inverterId ? run : r)) : [...d.runs, run] };
 }
 
-/** The design with a run of the smallest breaker and sections that hold. Throws RangeError where it cannot be proposed. */
+/** The design with a run of the smallest breaker and sections that hold. Throws RangeError, naming what is missing or what no size meets. */
 function withSuggestedRun(d: AcDesign, inverterId: string): AcDesign {
   const on = lineOf(d).unit(inverterId);
   const run = d.runs.find((r) => r.inverterId === inverterId);
   if (!on || !run) throw new RangeError(`inverterId must name an inverter with a run (got ${inverterId})`);
   const s = suggestRun(run, on.unit, on.type, d.survey);
   if ('missing' in s) throw new RangeError(`A suggestion for ${on.unit.tag} needs ${s.missing.join(', ')} first`);
+  if ('unmet' in s) throw new RangeError(`No size of ${on.unit.tag} holds on every rule: ${s.unmet.join('; ')}`);
   return withRun(d, s.run);
 }
 

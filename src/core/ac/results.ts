@@ -1,9 +1,12 @@
+import type { CableKind } from '../conductor/laid';
 import type { Ampacity, BreakerNeed, Diameter, Lug, School } from '../conductor/school';
 import { schoolOf } from '../conductor/schools';
+import { inverterSheetWanted } from '../equipment/inverterSheet';
 import type { InverterType } from '../equipment/inverterType';
 import type { Answer } from '../kernel/answer';
 import { given, known, lacking } from '../kernel/answer';
 import { Memo } from '../kernel/memo';
+import { boardHighestV } from '../site/boardVoltage';
 import { tenMinuteTripV } from '../site/gridCodes';
 import { lineOf } from '../site/line';
 import type { SiteInverter } from '../site/parts';
@@ -12,6 +15,7 @@ import type { BoardLoad, GridLoad } from './boardLoad';
 import type { DesignCurrent } from './designCurrent';
 import { designCurrent } from './designCurrent';
 import type { AcDesign, AcRun } from './part';
+import { blankRun } from './part';
 import type { TorqueTarget } from './torque';
 import { torqueTarget } from './torque';
 import type { LoadedRunImpedance } from './voltage';
@@ -41,25 +45,47 @@ export interface RunResult {
   readonly tripV: Answer<number>;
   readonly peNeededMm2: Answer<number>;
   readonly externalEarthNeededMm2: Answer<number>;
-  readonly lug: Answer<Lug | 'none'>;
+  readonly lug: Answer<Lug>;
   readonly diameter: Answer<Diameter>;
   readonly torque: TorqueTarget | null;
+  /** A sheet of the inverter that does not stand: nothing of the run is judged on it. */
+  readonly wanting: readonly string[];
 }
 
-/** The lug of a run as screens and sheets show it; null while there is none or it is not known. */
-export const lugOf = ({ lug: { value } }: Pick<RunResult, 'lug'>): Lug | null => (value === 'none' ? null : value);
+/** The line conductors as a school is asked for them, once everything about them is said. */
+const kindOf = ({ metal, insulation, cores, method }: AcRun) =>
+  given({ 'metal of the lines': metal, insulation, cores, 'installation method': method }, (k): CableKind => ({
+    metal: k['metal of the lines'],
+    insulation: k.insulation,
+    cores: k.cores,
+    method: k['installation method'],
+  }));
 
 function impedanceOf(run: AcRun, frequencyHz: number | null, school: School): Answer<LoadedRunImpedance> {
-  const asked = given({ section: run.sectionMm2, 'length of the run': run.lengthM, frequency: frequencyHz }, (k) => k);
-  if (!asked.value) return lacking(...asked.missing);
-  const { section, 'length of the run': lengthM, frequency } = asked.value;
-  const ohmPerM = school.conductorOhmPerM(run, section, frequency);
+  const kind = kindOf(run);
+  const asked = given(
+    {
+      section: run.sectionMm2,
+      'cables in parallel': run.parallel,
+      'length of the run': run.lengthM,
+      frequency: frequencyHz,
+    },
+    (k) => k,
+  );
+  if (!asked.value || !kind.value) return lacking(...asked.missing, ...kind.missing);
+  const { section, 'cables in parallel': parallel, 'length of the run': lengthM, frequency } = asked.value;
+  const ohmPerM = school.conductorOhmPerM(kind.value, section, frequency);
   if (ohmPerM.value === null) return ohmPerM;
   return known({
-    ohm: (ohmPerM.value.ohmPerM * lengthM) / run.parallel,
+    ohm: (ohmPerM.value.ohmPerM * lengthM) / parallel,
     conductorC: ohmPerM.value.conductorC,
-    reactanceOhm: (REACTANCE_OHM_PER_M * lengthM) / run.parallel,
+    reactanceOhm: (REACTANCE_OHM_PER_M * lengthM) / parallel,
   });
+}
+
+function lugOf(run: AcRun, studM: number, school: School): Answer<Lug> {
+  const asked = given({ section: run.sectionMm2, 'metal of the lines': run.metal }, (k) => k);
+  return asked.value ? school.lug(asked.value['metal of the lines'], asked.value.section, studM, run) : asked;
 }
 
 function riseOf(impedance: Answer<LoadedRunImpedance>, currentA: number, lineV: number | null): Answer<Rise> {
@@ -69,13 +95,11 @@ function riseOf(impedance: Answer<LoadedRunImpedance>, currentA: number, lineV: 
   return known({ riseV, percent: (100 * riseV) / lineV });
 }
 
-function terminalOf(impedance: Answer<LoadedRunImpedance>, boardV: number | null, activeW: number): Answer<number> {
-  const missing = [
-    ...(boardV === null ? ['highest line voltage at the board while feeding'] : []),
-    ...impedance.missing,
-  ];
-  if (impedance.value === null || boardV === null) return lacking(...missing);
-  const terminalV = terminalVoltageV(impedance.value, boardV, activeW, 0);
+/** All apparent power as active: the current of the run is that of the apparent power, and active power lifts most. */
+function terminalOf(impedance: Answer<LoadedRunImpedance>, survey: Survey, apparentVa: number): Answer<number> {
+  const board = boardHighestV(survey);
+  if (impedance.value === null || board.value === null) return lacking(...board.missing, ...impedance.missing);
+  const terminalV = terminalVoltageV(impedance.value, board.value, apparentVa, 0);
   return terminalV === undefined ? lacking('a run that can carry this power') : known(terminalV);
 }
 
@@ -95,13 +119,14 @@ export function runResult(run: AcRun, inverter: SiteInverter, type: InverterType
     ampacity: school.ampacity(run),
     impedance,
     rise: riseOf(impedance, current.currentA, survey.lineV),
-    terminalV: terminalOf(impedance, survey.boardHighestV, type.ratedW),
+    terminalV: terminalOf(impedance, survey, type.maxApparentVa),
     tripV: tenMinuteTripV(survey),
     peNeededMm2: school.protectiveEarthMm2(run),
     externalEarthNeededMm2: school.externalEarthMm2(run),
-    lug: run.sectionMm2 === null ? lacking('section') : school.lug(run.metal, run.sectionMm2, type.bay.studM, run),
+    lug: lugOf(run, type.bay.studM, school),
     diameter: school.cableDiameter(run),
     torque: torqueTarget(type.bay) ?? null,
+    wanting: inverterSheetWanted(type),
   };
 }
 
@@ -117,12 +142,15 @@ export interface AcResults {
 export function acResults(design: AcDesign, memo: Memo): AcResults {
   const { survey, board } = design;
   const ofInverter = new Map(design.runs.map((r) => [r.inverterId, r]));
-  const runs = lineOf(design).units.flatMap(({ unit, type }): RunResult[] => {
+  const runs = lineOf(design).units.map(({ unit, type }): RunResult => {
     const run = ofInverter.get(unit.id);
-    if (!run) return [];
-    return [memo.keep(`run/${unit.id}`, [run, unit, type, survey], () => runResult(run, unit, type, survey))];
+    // A unit whose run nobody drew yet feeds the board all the same.
+    return memo.keep(`run/${unit.id}`, [run, unit, type, survey], () =>
+      runResult(run ?? blankRun(unit.id), unit, type, survey),
+    );
   });
   const school = schoolOf(survey.school);
+  const wanting = [...new Set(runs.flatMap((r) => inverterSheetWanted(r.type)))];
   return {
     runs,
     board: {
@@ -130,8 +158,9 @@ export function acResults(design: AcDesign, memo: Memo): AcResults {
       school,
       units: runs.length,
       sumA: runs.length ? school.boardA(runs.map((r) => r.designCurrent.currentA)) : lacking('inverters'),
+      wanting,
     },
-    grid: { survey, apparentVa: runs.length ? runs.reduce((sum, r) => sum + r.type.maxApparentVa, 0) : null },
+    grid: { survey, apparentVa: runs.length ? runs.reduce((sum, r) => sum + r.type.maxApparentVa, 0) : null, wanting },
   };
 }
 

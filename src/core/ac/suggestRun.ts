@@ -1,60 +1,120 @@
+import type { School } from '../conductor/school';
+import type { CableKind } from '../conductor/laid';
 import type { InverterType } from '../equipment/inverterType';
+import type { Check } from '../kernel/check';
+import { given } from '../kernel/answer';
 import type { SiteInverter } from '../site/parts';
 import type { Survey } from '../site/survey';
-import { RISE_WANTED_PERCENT } from './limits';
+import { runChecks } from './assess';
 import type { AcRun } from './part';
 import { runResult } from './results';
+import { AC_RULES } from './rules';
 
-export interface Suggestion {
+/** What sizing a run comes to: a run that holds on every rule sizing can decide; what it still wants; or the rules that no size meets. */
+export type Suggestion =
+  | { readonly run: AcRun; readonly why: readonly string[] }
+  | { readonly missing: readonly string[] }
+  | { readonly unmet: readonly string[] };
+
+const TO_COME: ReadonlySet<string> = new Set(
+  Object.values(AC_RULES)
+    .flat()
+    .flatMap((r) => (r.toCome ? [r.id] : [])),
+);
+
+interface Candidate {
   readonly run: AcRun;
-  readonly why: readonly string[];
+  readonly checks: readonly Check[];
+}
+
+/** Parts that were measured for another section: they say nothing about this one. */
+const measuredParts = (run: AcRun, sectionMm2: number) =>
+  run.sectionMm2 === sectionMm2 ? {} : { cableDiameterMm: null, palmWidthMm: null, palmThicknessMm: null };
+
+/** The run of one section and so many cables, with the PE and the external earth that go with it. */
+function sized(run: AcRun, sectionMm2: number, parallel: number, breakerA: number, school: School): AcRun {
+  const lines = { ...run, ...measuredParts(run, sectionMm2), sectionMm2, parallel, breakerA };
+  const metals = { peMetal: run.peMetal ?? run.metal, externalEarthMetal: run.externalEarthMetal ?? ('Cu' as const) };
+  const earthed = { ...lines, ...metals };
+  const earthMm2 = school.externalEarthMm2(earthed).value;
+  return {
+    ...earthed,
+    peMm2: school.protectiveEarthMm2(earthed).value,
+    externalEarthMm2: earthMm2 === null ? null : school.standardSectionMm2(earthMm2).value,
+  };
+}
+
+/** Checks that come out alike whatever the size: sheet, grid and supply decide them, not the run. */
+function outOfReach(candidates: readonly Candidate[]): ReadonlySet<string> {
+  const outcomes = new Map<string, Set<string>>();
+  for (const { checks } of candidates)
+    for (const { id, verdict, value, limit } of checks)
+      outcomes.set(id, (outcomes.get(id) ?? new Set()).add(`${verdict}|${value}|${limit}`));
+  return new Set([...outcomes].flatMap(([id, seen]) => (seen.size === 1 ? [id] : [])));
+}
+
+const words = (c: Check) => `${c.title} (${c.verdict})`;
+
+/** What sizing rests on and does not choose: the kind of cable, how it lies, and the breaker's place. */
+function wanted(run: AcRun, survey: Survey) {
+  return given(
+    {
+      'metal of the lines': run.metal,
+      insulation: run.insulation,
+      cores: run.cores,
+      'installation method': run.method,
+      'length of the run': run.lengthM,
+      'nominal line voltage': survey.lineV,
+      frequency: survey.frequencyHz,
+    },
+    (k): CableKind => ({
+      metal: k['metal of the lines'],
+      insulation: k.insulation,
+      cores: k.cores,
+      method: k['installation method'],
+    }),
+  );
 }
 
 /**
- * The smallest breaker, section, PE and earth that hold, for the metal, method and route already entered.
- * With the missing inputs, or with the reason, where nothing can be proposed.
+ * The smallest breaker, cables, section, PE and earth with which the run holds on every rule that sizing can decide, for the cable and
+ * route already entered. Cables in parallel as entered; where nobody said, one, then as many as the studs take.
  */
-export function suggestRun(
-  run: AcRun,
-  inverter: SiteInverter,
-  type: InverterType,
-  survey: Survey,
-): Suggestion | { readonly missing: readonly string[] } {
-  const now = runResult(run, inverter, type, survey);
-  const { school } = now;
-  const missing = [
-    ...(now.breaker.value
-      ? []
-      : run.breakerAmbientC === null || run.breakerGroupFactor === null
-        ? ['ambient and side-by-side factor at the breaker']
-        : now.breaker.missing),
-    ...(run.lengthM === null ? ['length of the run'] : []),
-    ...(survey.lineV === null ? ['nominal line voltage'] : []),
-    ...(survey.frequencyHz === null ? ['frequency'] : []),
-    ...school.ampacity({ ...run, sectionMm2: run.sectionMm2 ?? school.sections(run).at(-1) ?? 0 }).missing,
-  ];
-  if (missing.length || !now.breaker.value) return { missing };
-  const { neededA } = now.breaker.value;
-  const { value: breakerA, missing: noBreaker } = school.nextBreakerA(neededA);
-  if (breakerA === null) return { missing: noBreaker };
-  for (const sectionMm2 of school.sections(run)) {
-    const tried = runResult({ ...run, sectionMm2, breakerA }, inverter, type, survey);
-    const izA = tried.ampacity.value?.izA ?? 0;
-    const [rise, peMm2] = [tried.rise.value, tried.peNeededMm2.value];
-    if (izA < breakerA || !rise || rise.percent > RISE_WANTED_PERCENT || peMm2 === null) continue;
-    const withPe = { ...run, sectionMm2, breakerA, peMm2 };
-    const earth = runResult(withPe, inverter, type, survey).externalEarthNeededMm2.value;
+export function suggestRun(run: AcRun, inverter: SiteInverter, type: InverterType, survey: Survey): Suggestion {
+  const { school, breaker } = runResult(run, inverter, type, survey);
+  const kind = wanted(run, survey);
+  const sections = kind.value ? school.sections(kind.value) : [];
+  const route = school.ampacity({ ...run, parallel: run.parallel ?? 1, sectionMm2: sections[0] ?? 0 });
+  const missing = [...new Set([...breaker.missing, ...kind.missing, ...route.missing])];
+  if (missing.length || breaker.value === null) return { missing };
+  const { neededA } = breaker.value;
+  const rating = school.nextBreakerA(neededA);
+  if (rating.value === null) return { missing: rating.missing };
+  const breakerA = rating.value;
+  const sets = run.parallel === null ? Array.from({ length: type.bay.lugsPerStud }, (_, i) => i + 1) : [run.parallel];
+  const candidates = sets.flatMap((parallel) =>
+    sections.map((sectionMm2): Candidate => {
+      const tried = sized(run, sectionMm2, parallel, breakerA, school);
+      const checks = runChecks(runResult(tried, inverter, type, survey)).filter((c) => !TO_COME.has(c.id));
+      return { run: tried, checks };
+    }),
+  );
+  const fixed = outOfReach(candidates);
+  const open = ({ checks }: Candidate) => checks.filter((c) => c.verdict !== 'holds' && !fixed.has(c.id));
+  const [best] = [...candidates].sort((a, b) => open(a).length - open(b).length);
+  if (!best) return { missing: ['a table of sections for this cable and method'] };
+  const { sectionMm2, parallel } = best.run;
+  if (open(best).length)
     return {
-      run: { ...withPe, externalEarthMm2: earth === null ? null : school.standardSectionMm2(earth).value },
-      why: [
-        `breaker: ${neededA.toFixed(1)} A needed, next rating ${breakerA} A`,
-        `section: ${sectionMm2} mm² is the first with I_z ${izA.toFixed(1)} A ≥ ${breakerA} A and a rise of ${rise.percent.toFixed(2)} % ≤ ${RISE_WANTED_PERCENT} %`,
-      ],
+      unmet: [`at best, with ${parallel} × ${sectionMm2} mm² on ${breakerA} A: ${open(best).map(words).join('; ')}`],
     };
-  }
+  const aside = best.checks.filter((c) => c.verdict !== 'holds');
   return {
-    missing: [
-      `a section that carries ${breakerA} A with at most ${RISE_WANTED_PERCENT} % rise: try more cables in parallel, another method or a shorter run`,
+    run: best.run,
+    why: [
+      `breaker: ${neededA.toFixed(1)} A needed, next rating ${breakerA} A`,
+      `${parallel} × ${sectionMm2} mm² is the first that holds on every rule sizing decides`,
+      ...(aside.length ? [`not for sizing to mend: ${aside.map(words).join('; ')}`] : []),
     ],
   };
 }

@@ -11,20 +11,32 @@ export interface TorqueTarget {
   readonly source: string;
 }
 
+/** Spread of a torque that a sheet gives as one figure, share (common practice). */
+const ONE_FIGURE_SPREAD = 0.1;
+
+/** The window of a sheet, N·m: as printed, or about the one figure it prints. Null while it prints none, or prints it upside down. */
+function windowOnSheet({ torqueMinNm: low, torqueMaxNm: high }: AcBay) {
+  const one = low === null || high === null || low === high ? (low ?? high) : null;
+  if (one !== null)
+    return {
+      lowNm: (1 - ONE_FIGURE_SPREAD) * one,
+      highNm: (1 + ONE_FIGURE_SPREAD) * one,
+      source: 'data sheet: AC stud torque, one figure ±10 % (common practice)',
+    };
+  return low !== null && high !== null && low < high
+    ? { lowNm: low, highNm: high, source: 'data sheet: AC stud torque' }
+    : null;
+}
+
 /**
- * Torque of the AC studs, N·m: the data sheet's; without one the typical range for the thread, and it says so.
- * The one target: rule, schedule, field reading, torque page and drawing take it from here. Undefined for threads off the table.
+ * Torque of the AC studs, N·m: the data sheet's, a single figure with ±10 %; without one the typical range for the thread, and it says so.
+ * The one target: rule, schedule, field reading, torque page and drawing take it from here. Undefined for threads off the table, and
+ * while the sheet's own window is upside down.
  */
 export function torqueTarget(bay: AcBay): TorqueTarget | undefined {
-  if (bay.torqueMinNm !== null && bay.torqueMaxNm !== null) {
-    return {
-      lowNm: bay.torqueMinNm,
-      highNm: bay.torqueMaxNm,
-      setNm: (bay.torqueMinNm + bay.torqueMaxNm) / 2,
-      origin: 'data sheet',
-      source: 'data sheet: AC stud torque',
-    };
-  }
+  const sheet = windowOnSheet(bay);
+  if (sheet) return { ...sheet, setNm: (sheet.lowNm + sheet.highNm) / 2, origin: 'data sheet' };
+  if (bay.torqueMinNm !== null) return undefined;
   const lowNm = exactly(STUD_TORQUE, bay.studM, 'typical low');
   const highNm = exactly(STUD_TORQUE, bay.studM, 'typical high');
   if (lowNm === undefined || highNm === undefined) return undefined;

@@ -75,6 +75,7 @@ const CASES: readonly Case[] = [
     type: { ratedW: 50_000, maxApparentVa: 55_000, outputMaxA: 83.6, breakerMaxA: 125 },
     run: {
       metal: 'Cu',
+      cores: '1-core',
       method: 'B1',
       arrangement: 'bunched',
       otherCircuits: 1,
@@ -142,7 +143,7 @@ const close = (value: number | null | undefined, wanted: number, within = 1e-4) 
   expect(Math.abs((value ?? Number.NaN) / wanted - 1), `${value} against ${wanted}`).toBeLessThan(within);
 
 describe.each(CASES)('$name', (c) => {
-  const type: InverterType = { ...T100, ...c.type };
+  const type: InverterType = { ...T100, dcMaxW: null, ...c.type };
   const run: AcRun = { ...runOf('x'), ...common, ...c.run };
   const survey: Survey = { ...SURVEY, lineV: c.lineV };
   const r = runResult(run, inverter, type, survey);

@@ -32,14 +32,17 @@ export interface CableKind {
   readonly method: Method;
 }
 
+/** The same while it is being asked for. Null: nobody has said yet. */
+export type AskedKind = { readonly [K in keyof CableKind]: CableKind[K] | null };
+
 /** A cable as it lies. Null: nobody has said yet. */
-export interface LaidCable extends CableKind {
+export interface LaidCable extends AskedKind {
   readonly arrangement: Arrangement | null;
   readonly otherCircuits: number | null;
   readonly sectionMm2: number | null;
-  readonly parallel: number;
+  readonly parallel: number | null;
   readonly ambientC: number | null;
-  readonly sunOnCable: boolean;
+  readonly sunOnCable: boolean | null;
   readonly soilKmPerW: number | null;
   readonly depthM: number | null;
   readonly ductDiameterMm: number | null;
@@ -49,16 +52,15 @@ export interface LaidCable extends CableKind {
 /** A line conductor with the PE that runs beside it. */
 export interface LineAndPe {
   readonly sectionMm2: number | null;
-  readonly metal: Metal;
-  readonly peMm2: number | null;
-  readonly peMetal: Metal;
-  readonly externalEarthMetal: Metal;
-  readonly insulation: Insulation;
+  readonly metal: Metal | null;
+  readonly peMetal: Metal | null;
+  readonly externalEarthMetal: Metal | null;
+  readonly insulation: Insulation | null;
 }
 
 /** A breaker where it sits. */
 export interface SeatedBreaker {
-  readonly breakerKind: BreakerKind;
+  readonly breakerKind: BreakerKind | null;
   readonly breakerAmbientC: number | null;
   readonly breakerGroupFactor: number | null;
 }

@@ -72,8 +72,8 @@ export interface School {
   nextBreakerA(neededA: number): Answer<number>;
   /** What a busbar or a main breaker in the open has to carry for these sources together, A. */
   boardA(currentsA: readonly number[]): Answer<number>;
-  /** The lug for a section and a stud; `none` where the series has none with that hole. */
-  lug(metal: Metal, sectionMm2: number, studM: number, measured: MeasuredPalm): Answer<Lug | 'none'>;
+  /** The lug for a section and a stud. */
+  lug(metal: Metal, sectionMm2: number, studM: number, measured: MeasuredPalm): Answer<Lug>;
   cableDiameter(cable: Pick<LaidCable, 'cores' | 'sectionMm2' | 'cableDiameterMm'>): Answer<Diameter>;
   /** Current one DC cable of a bundle may carry, A. */
   dcAmpacityA(bundle: DcBundle): Answer<number>;

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { fixed } from '../kernel/quantity';
 import { partId, partName, quantity } from '../kernel/schema';
+import type { SheetFinding, SheetRule } from './sheetFinding';
+import { caution, error, findingsBy, soundSheetWanted } from './sheetFinding';
 
 /** A PV module's data sheet at standard test conditions. Temperature coefficients are per kelvin (1/K). */
 export const moduleTypeSchema = z
@@ -21,23 +23,14 @@ export const moduleTypeSchema = z
     systemMaxV: quantity(100, 2000, 'V', 'Maximum system voltage'),
     fuseMaxA: quantity(5, 60, 'A', 'Maximum series fuse'),
     bifaciality: quantity(0, 0.95, '', 'Rear side to front side, 0 for single-sided'),
+    uocTolerancePercent: quantity(0, 10, '%', 'Tolerance of the open-circuit voltage').nullable().default(null),
   })
   .meta({ id: 'ModuleType' });
 
 export type ModuleType = z.infer<typeof moduleTypeSchema>;
 export type ModuleField = keyof ModuleType;
 
-/** One thing that a data sheet gets wrong or that is unusual, with the field it belongs to. */
-export interface SheetFinding {
-  readonly code: string;
-  readonly severity: 'error' | 'caution';
-  readonly field: ModuleField;
-  readonly text: string;
-}
-
-type Rule = (m: ModuleType) => Omit<SheetFinding, 'code'> | undefined;
-const error = (field: ModuleField, text: string) => ({ severity: 'error', field, text }) as const;
-const caution = (field: ModuleField, text: string) => ({ severity: 'caution', field, text }) as const;
+type Rule = SheetRule<ModuleType, ModuleField>;
 
 const powerRatio = (m: ModuleType) => (m.umpV * m.impA) / m.pmaxW;
 const fillFactor = (m: ModuleType) => (m.umpV * m.impA) / (m.uocV * m.iscA);
@@ -161,11 +154,11 @@ const REQUIRED = ['pmaxW', 'uocV', 'iscA', 'umpV', 'impA'] as const;
  * Works on numbers out of range too, since it is what explains them to the person typing.
  * Source: common practice for silicon modules.
  */
-export function sheetFindings(m: ModuleType): SheetFinding[] {
+export function sheetFindings(m: ModuleType): SheetFinding<ModuleField>[] {
   const missing = REQUIRED.find((field) => !(m[field] > 0));
   if (missing) return [{ code: 'DS01', ...error(missing, `Enter ${missing}: a number above 0 (use the STC column).`) }];
-  return Object.entries(RULES).flatMap(([code, judge]) => {
-    const found = judge(m);
-    return found ? [{ code, ...found }] : [];
-  });
+  return findingsBy(RULES, m);
 }
+
+/** What is asked for while a module's sheet has errors. */
+export const moduleSheetWanted = (m: ModuleType): string[] => soundSheetWanted(m.name, sheetFindings(m));

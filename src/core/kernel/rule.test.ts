@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { known, lacking } from './answer';
 import { practice } from './check';
 import { atMost, found } from './judgement';
-import { ask, askAll, plainCheck, rule, rulesIn } from './rule';
+import { ask, plainCheck, rule, rulesIn, ruleToCome } from './rule';
 
 interface Load {
   readonly massKg: number | null;
@@ -106,18 +106,27 @@ describe('the rules of a folder', () => {
     expect(() => rulesIn({ './a.ts': { helper: 1 } })).toThrow(/a\.ts must export a rule/);
     expect(() => rulesIn({ './a.ts': { LOAD }, './b.ts': { LOAD } })).toThrow(/x\.load twice/);
   });
-  it('are each asked about every part, part by part', () => {
-    const parts = [
-      { massKg: 1, mostKg: 9 },
-      { massKg: 10, mostKg: 9 },
-    ];
-    const made = askAll([LOAD, other], parts, (l) => ({ element: 'string', path: String(l.massKg) }));
-    expect(made.map((c) => [c.subject.path, c.id, c.verdict])).toEqual([
-      ['1', 'x.load', 'holds'],
-      ['1', 'x.other', 'holds'],
-      ['10', 'x.load', 'stop'],
-      ['10', 'x.other', 'holds'],
+  it('are each asked about a part', () => {
+    const made = ask([LOAD, other], { massKg: 10, mostKg: 9 }, SUBJECT);
+    expect(made.map((c) => [c.id, c.verdict])).toEqual([
+      ['x.load', 'stop'],
+      ['x.other', 'holds'],
     ]);
-    expect(ask([LOAD, other], parts[0]!, SUBJECT).map((c) => c.id)).toEqual(['x.load', 'x.other']);
+  });
+  it('are unknown as a whole while what they rest on does not stand', () => {
+    const made = ask([LOAD, other], { massKg: 10, mostKg: 9 }, SUBJECT, ['a sheet without errors']);
+    expect(made.map((c) => [c.verdict, c.value, c.working])).toEqual([
+      ['unknown', null, ['Missing: a sheet without errors']],
+      ['unknown', null, ['Missing: a sheet without errors']],
+    ]);
+  });
+  it('stand before anybody built them, and are unknown whatever is given', () => {
+    const toCome = ruleToCome<Load>({ id: 'x.shock', ...card, asks: ['shock at the landing'] });
+    expect([...rulesIn({ './a.ts': { toCome } })].map((r) => [r.id, r.toCome])).toEqual([['x.shock', true]]);
+    for (const wanting of [[], ['a sheet without errors']])
+      expect(ask([toCome], { massKg: 1, mostKg: 9 }, SUBJECT, wanting)[0]).toMatchObject({
+        verdict: 'unknown',
+        working: ['Missing: shock at the landing (not judged by the program yet)'],
+      });
   });
 });

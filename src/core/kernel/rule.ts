@@ -37,6 +37,8 @@ export interface RuleCard {
 export interface ListedRule extends RuleCard {
   /** Names of what it cannot do without. */
   readonly asks: readonly string[];
+  /** The program cannot judge it yet: it stands, and answers `unknown` whatever is given. */
+  readonly toCome?: true;
 }
 export interface Rule<S> extends ListedRule {
   /** How one part of the line stands. `unknown` while a need is missing, by the kernel and never by the rule. */
@@ -71,6 +73,21 @@ export const rule =
       },
     };
   };
+
+/** What stands beside an input that is asked for by a rule to come. */
+const NOT_YET = '(not judged by the program yet)';
+
+/** A rule of the trade that nobody built yet: it stands and is `unknown`, so that nothing looks judged that is not. */
+export const ruleToCome = <S>(card: RuleCard & { readonly asks: readonly string[] }): Rule<S> => ({
+  ...card,
+  toCome: true,
+  check: (_, subject) =>
+    unknownCheck(
+      card,
+      subject,
+      card.asks.map((name) => `${name} ${NOT_YET}`),
+    ),
+});
 
 function wantedBy<S>(need: NeedOf<S>, answer: Answer<unknown> | null, about: S): readonly string[] {
   const said = answer ? answer.missing : 'missing' in need ? (need.missing?.(about) ?? []) : [];
@@ -146,16 +163,11 @@ export function rulesIn<S>(modules: Readonly<Record<string, unknown>>): readonly
   return rules;
 }
 
-/** Every rule of a group asked about one part of the line. */
-export const ask = <S>(rules: readonly Rule<S>[], about: S, subject: Subject): Check[] =>
-  rules.map((r) => r.check(about, subject));
-
-/** The same for many parts, in one list. */
-export function askAll<S>(rules: readonly Rule<S>[], parts: readonly S[], subjectOf: (about: S) => Subject): Check[] {
-  const checks: Check[] = [];
-  for (const about of parts) {
-    const subject = subjectOf(about);
-    for (const r of rules) checks.push(r.check(about, subject));
-  }
-  return checks;
-}
+/** Every rule of a group asked about one part of the line. What rests on something that does not stand is `unknown` as a whole: `wanting` names it. */
+export const ask = <S>(
+  rules: readonly Rule<S>[],
+  about: S,
+  subject: Subject,
+  wanting: readonly string[] = [],
+): Check[] =>
+  rules.map((r) => (wanting.length && !r.toCome ? unknownCheck(r, subject, wanting) : r.check(about, subject)));

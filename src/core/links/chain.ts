@@ -1,6 +1,6 @@
 import { requirePositive, requireWithin } from '../kernel/require';
 import { lineOf } from '../site/line';
-import { wayM } from '../site/position';
+import { reckonedM } from '../site/position';
 import type { ChainDevice, LinksDesign } from './part';
 
 /** Slack of a cable laid by hand, share of the route (common practice). */
@@ -28,6 +28,12 @@ export interface Hop {
   readonly cableM: number | null;
 }
 
+/** What was measured between two devices, whichever comes first; null where it was measured to another. */
+export function measuredM(from: ChainDevice, to: ChainDevice): number | null {
+  if (to.hopFromId === from.id) return to.hopM;
+  return from.hopFromId === to.id ? from.hopM : null;
+}
+
 /** The hops in order, each with its cable. */
 export function chainHops(design: LinksDesign): Hop[] {
   const line = lineOf(design);
@@ -35,7 +41,7 @@ export function chainHops(design: LinksDesign): Hop[] {
   return design.chain.devices.slice(1).map((to, i) => {
     const from = design.chain.devices[i] as ChainDevice;
     const [a, b] = [positionOf(from), positionOf(to)];
-    const route = to.hopM ?? (a && b ? wayM(a, b) : null);
+    const route = measuredM(from, to) ?? (a && b ? reckonedM(a, b) : null);
     return { from, to, cableM: route === null ? null : hopCableM(route, from.entryM, to.entryM) };
   });
 }

@@ -21,12 +21,33 @@ export function withChainOrder<D extends LinksDesign>(d: D, ids: readonly string
   );
 }
 
-/** Addresses by position in the chain from 1, meters from 100; terminators at the two ends and nowhere else. */
+/** Addresses a serial line has (Modbus over Serial Line V1.02, 2.2; recalled). */
+const LAST_ADDRESS = 247;
+/** Where meters that have no address yet are put: above the inverters (common practice). */
+const METERS_FROM = 100;
+
+/** The next address at or above one that nobody has; taken with that. Null when the line is full. */
+function nextFree(taken: Set<number>, from: number): number | null {
+  for (let address = from; address <= LAST_ADDRESS; address++) {
+    if (taken.has(address)) continue;
+    taken.add(address);
+    return address;
+  }
+  return null;
+}
+
+/**
+ * Inverters by position in the chain from 1, past addresses that meters have already; meters without one from 100; terminators at the two
+ * ends and nowhere else. A meter keeps the address it has: it may be set on the device.
+ */
 export function withChainNumbered<D extends LinksDesign>(d: D): D {
   const last = d.chain.devices.length - 1;
-  let inverter = 0;
-  let meter = 99;
-  const addressOf = (c: ChainDevice) => (c.kind === 'inverter' ? ++inverter : c.kind === 'meter' ? ++meter : null);
+  const taken = new Set(d.chain.devices.flatMap((c) => (c.kind === 'meter' && c.address !== null ? [c.address] : [])));
+  const inverters = new Map(
+    d.chain.devices.flatMap((c) => (c.kind === 'inverter' ? [[c.id, nextFree(taken, 1)] as const] : [])),
+  );
+  const addressOf = (c: ChainDevice) =>
+    c.kind === 'logger' ? null : (inverters.get(c.id) ?? c.address ?? nextFree(taken, METERS_FROM));
   return withDevices(
     d,
     d.chain.devices.map((c, i) => ({ ...c, address: addressOf(c), terminated: i === 0 || i === last })),

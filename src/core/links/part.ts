@@ -20,8 +20,10 @@ export const chainDeviceSchema = z.object({
   unitLoads: quantity(0.03125, 4, 'unit loads', 'Unit loads of a logger or meter').nullable(),
   position: positionSchema.nullable(),
   entryM: quantity(0, 50, 'm', 'Cable a landed end takes'),
-  /** Measured route from the device before; null: reckoned from the positions. */
+  /** Measured route to `hopFromId`; null: reckoned from the positions. */
   hopM: quantity(0.1, 2000, 'm', 'Measured route from the device before').nullable(),
+  /** The other end of the measured route: where another device comes to stand before this one, nothing is measured. */
+  hopFromId: partId.nullable().default(null),
 });
 export type ChainDevice = z.infer<typeof chainDeviceSchema>;
 
@@ -40,18 +42,25 @@ export const linksShape = { chain: chainSchema.default({ bitRate: null, devices:
 /** What the chain works on: the base and its own part. */
 export type LinksDesign = Base & PartOf<typeof linksShape>;
 
-/** An inverter as it stands in the chain before anybody touched it. */
-export const chainDeviceOf = (inverter: SiteInverter): ChainDevice => ({
-  id: `dev-${inverter.id}`,
-  kind: 'inverter',
-  label: inverter.tag,
-  inverterId: inverter.id,
+/** A device that joined the chain and of which nothing more is known. */
+export const newDevice = (id: string, kind: ChainDevice['kind'], label: string): ChainDevice => ({
+  id,
+  kind,
+  label,
+  inverterId: null,
   address: null,
   terminated: false,
   unitLoads: null,
   position: null,
   entryM: 1,
   hopM: null,
+  hopFromId: null,
+});
+
+/** An inverter as it stands in the chain before anybody touched it. */
+export const chainDeviceOf = (inverter: SiteInverter): ChainDevice => ({
+  ...newDevice(`dev-${inverter.id}`, 'inverter', inverter.tag),
+  inverterId: inverter.id,
 });
 
 /** Devices and addresses that stand twice, devices of no inverter. */

@@ -9,6 +9,12 @@ export const positionSchema = z.object({
 });
 export type Position = z.infer<typeof positionSchema>;
 
+/** The way between two places, m; null where both are one place: two things do not stand in one another, somebody has yet to say where. */
+export function reckonedM(a: Position, b: Position): number | null {
+  const way = wayM(a, b);
+  return way > 0 ? way : null;
+}
+
 /** Way along walls and trays between two places, m: |Δx| + |Δy| + |Δz| (common practice: cable turns square corners). */
 export function wayM(a: Position, b: Position): number {
   return Math.abs(a.xM - b.xM) + Math.abs(a.yM - b.yM) + Math.abs(a.zM - b.zM);

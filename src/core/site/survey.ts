@@ -44,7 +44,7 @@ export const surveySchema = z.object({
   service: z.enum(SERVICES).nullable().meta({ description: 'Supply and its earthing' }),
   transformerKva: quantity(10, 10000, 'kVA', 'Transformer rating').nullable(),
   transformerImpedancePercent: quantity(0.5, 20, '%', 'Transformer impedance').nullable(),
-  boardHighestV: quantity(200, 1100, 'V', 'Highest board voltage, feeding').nullable(),
+  boardHighestV: quantity(200, 1100, 'V', 'Highest board voltage while feeding, line to line').nullable(),
   gridCode: z.enum(GRID_CODE_FAMILIES).nullable().meta({ description: 'Grid code' }),
   /** Null keeps the gates of these devices in the way until somebody has looked. */
   rcdFitted: z.boolean().nullable().meta({ description: 'Residual-current devices fitted' }),

@@ -1,6 +1,6 @@
 import type { Check } from '../kernel/check';
 import type { Memo } from '../kernel/memo';
-import { ask, askAll } from '../kernel/rule';
+import { ask } from '../kernel/rule';
 import { stringSubject, trackerSubject } from './onInput';
 import type { StringsDesign } from './part';
 import type { LoadedUnit, StringsResults } from './results';
@@ -25,8 +25,8 @@ export function assessStrings(
 
 function unitChecks(u: LoadedUnit): Check[] {
   return [
-    ...askAll(RULES.string, u.strings, stringSubject),
-    ...askAll(RULES.tracker, u.trackers, trackerSubject),
+    ...u.strings.flatMap((s) => ask(RULES.string, s, stringSubject(s))),
+    ...u.trackers.flatMap((t) => ask(RULES.tracker, t, trackerSubject(t))),
     ...ask(RULES.inverter, u, { element: 'inverter', path: u.unit.tag, id: u.unit.id }),
   ];
 }

@@ -11,6 +11,12 @@ export function boardLoad(units: number, board: Partial<Board>, survey: Partial<
   return acResults({ ...d, board: { ...d.board, ...board }, survey: { ...d.survey, ...survey } }, new Memo()).board;
 }
 
+/** The same board before anybody drew a run to it. */
+export function withoutRuns(units: number, board: Partial<Board>): BoardLoad {
+  const d = siteOf(units, []);
+  return acResults({ ...d, board: { ...d.board, ...board }, runs: [] }, new Memo()).board;
+}
+
 /** The grid connection of a site of like units of 110 kVA. */
 export function gridLoad(units: number, survey: Partial<Survey>): GridLoad {
   const d = siteOf(units, []);

@@ -31,6 +31,7 @@ export const M575: ModuleType = {
   systemMaxV: 1500,
   fuseMaxA: 25,
   bifaciality: 0.8,
+  uocTolerancePercent: null,
 };
 
 /** 100 kW class: 1100 V, tracking 200 to 1000 V, full power 540 to 850 V, start 250 V, trackers 32/44 A, connectors 30 A. */
@@ -40,6 +41,8 @@ export const T100: InverterType = {
   ratedW: 100_000,
   maxApparentVa: 110_000,
   nominalLineV: 400,
+  lineMinV: 320,
+  lineMaxV: 460,
   outputMaxA: 160,
   wiring: '5-wire',
   breakerMaxA: 250,
@@ -57,6 +60,7 @@ export const T100: InverterType = {
   shortCircuitLimitIsStc: false,
   connectorMaxA: 30,
   connectorMaxV: 1500,
+  altitudeMaxM: 4000,
   massKg: 84,
   dischargeWaitS: 300,
   busUnitLoads: 0.125,
@@ -68,6 +72,7 @@ export const T100: InverterType = {
     sectionMaxMm2: 240,
     lugsPerStud: 1,
     aluminiumAllowed: true,
+    glands: 1,
     glandClampMinMm: 35,
     glandClampMaxMm: 60,
     glandSealSplitMm: 47,
@@ -139,17 +144,25 @@ export function runOf(inverterId: string, over: Partial<AcRun> = {}): AcRun {
   return {
     ...blankRun(inverterId),
     metal: 'Cu',
+    insulation: 'XLPE',
+    cores: '5-core',
     method: 'E',
     arrangement: 'single layer, perforated tray',
     otherCircuits: 2,
     sectionMm2: 120,
+    parallel: 1,
     lengthM: 60,
     ambientC: 40,
+    sunOnCable: false,
+    breakerKind: 'moulded-case',
     breakerA: 200,
     breakerAmbientC: 40,
     breakerGroupFactor: 1,
     peMm2: 70,
+    peMetal: 'Cu',
+    peInCable: true,
     externalEarthMm2: 70,
+    externalEarthMetal: 'Cu',
     ...over,
   };
 }

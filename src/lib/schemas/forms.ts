@@ -53,20 +53,23 @@ export const inverterFromForm = (id: string, { xM, yM, zM, ...i }: z.infer<typeo
 });
 
 export const chainDeviceForm = chainDeviceSchema
-  .omit({ id: true, kind: true, inverterId: true, position: true, terminated: true })
+  .omit({ id: true, kind: true, inverterId: true, position: true, terminated: true, hopFromId: true })
   .extend(coordinates);
-export const chainDeviceToForm = ({
-  id: _id,
-  kind: _k,
-  inverterId: _i,
-  terminated: _t,
-  position,
-  ...d
-}: ChainDevice) => ({ ...d, ...coordinatesOf(position) });
+/** A device beside the one before it: a route measured to another device is none here. */
+export const chainDeviceToForm = (
+  { id: _id, kind: _k, inverterId: _i, terminated: _t, position, hopM: _h, hopFromId: _f, ...d }: ChainDevice,
+  hopM: number | null,
+) => ({ ...d, hopM, ...coordinatesOf(position) });
 export const chainDeviceFromForm = (
   device: ChainDevice,
+  before: ChainDevice | null,
   { xM, yM, zM, ...d }: z.infer<typeof chainDeviceForm>,
-): ChainDevice => ({ ...device, ...d, position: positionOf({ xM, yM, zM }) });
+): ChainDevice => ({
+  ...device,
+  ...d,
+  hopFromId: d.hopM === null ? null : (before?.id ?? null),
+  position: positionOf({ xM, yM, zM }),
+});
 
 export const COEFFICIENT_UNITS = ['%/K', 'V/K, A/K, W/K', 'mV/K, mA/K, mW/K'] as const;
 export type CoefficientUnit = (typeof COEFFICIENT_UNITS)[number];

@@ -1,6 +1,5 @@
 <script lang="ts">
   import type { RunResult } from '$core/ac/results';
-  import { lugOf } from '$core/ac/results';
   import type { Check } from '$core/kernel/check';
   import { fixed } from '$core/kernel/quantity';
 
@@ -14,7 +13,7 @@
   ] as const;
   const bay = $derived(result.type.bay);
   const spacing = $derived(bay.studSpacingMm);
-  const palm = $derived(lugOf(result)?.palmWidthMm ?? null);
+  const palm = $derived(result.lug.value?.palmWidthMm ?? null);
   const conductors = $derived([
     ...PHASES,
     ...(result.type.wiring === '3-wire plus PE' ? [] : [{ name: 'N', colour: '#2a5fb0' }]),

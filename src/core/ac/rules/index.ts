@@ -7,6 +7,7 @@ export const AC_RULES = {
   run: rulesIn<RunResult>(import.meta.glob(['./run/*.ts', '!**/*.test.ts'], { eager: true })),
   conductor: rulesIn<RunResult>(import.meta.glob(['./conductor/*.ts', '!**/*.test.ts'], { eager: true })),
   earth: rulesIn<RunResult>(import.meta.glob(['./earth/*.ts', '!**/*.test.ts'], { eager: true })),
+  fault: rulesIn<RunResult>(import.meta.glob(['./fault/*.ts', '!**/*.test.ts'], { eager: true })),
   bay: rulesIn<RunResult>(import.meta.glob(['./bay/*.ts', '!**/*.test.ts'], { eager: true })),
   board: rulesIn<BoardLoad>(import.meta.glob(['./board/*.ts', '!**/*.test.ts'], { eager: true })),
   grid: rulesIn<GridLoad>(import.meta.glob(['./grid/*.ts', '!**/*.test.ts'], { eager: true })),

@@ -5,5 +5,6 @@ import type { ChainResult, DeviceOnChain } from '../results';
 export const LINKS_RULES = {
   device: rulesIn<DeviceOnChain>(import.meta.glob(['./device/*.ts', '!**/*.test.ts'], { eager: true })),
   ends: rulesIn<ChainResult>(import.meta.glob(['./ends/*.ts', '!**/*.test.ts'], { eager: true })),
+  line: rulesIn<ChainResult>(import.meta.glob(['./line/*.ts', '!**/*.test.ts'], { eager: true })),
   chain: rulesIn<ChainResult>(import.meta.glob(['./chain/*.ts', '!**/*.test.ts'], { eager: true })),
 };

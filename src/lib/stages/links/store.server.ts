@@ -17,7 +17,10 @@ export const store: PartStore = {
       table: chainDevice,
       key: 'id',
       list: (d) => d.chain.devices,
-      row: ({ unitLoads, position, entryM, hopM, ...c }) => ({ ...c, cable: { unitLoads, position, entryM, hopM } }),
+      row: ({ unitLoads, position, entryM, hopM, hopFromId, ...c }) => ({
+        ...c,
+        cable: { unitLoads, position, entryM, hopM, hopFromId },
+      }),
     }),
   ],
   rest: ({ chain: { bitRate } }) => ({ bitRate }),

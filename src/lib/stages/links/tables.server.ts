@@ -15,7 +15,9 @@ export const chainDevice = pgTable(
     inverterId: text('inverter_id'),
     address: smallint('address'),
     terminated: boolean('terminated').notNull(),
-    cable: jsonb('cable').$type<Pick<ChainDevice, 'unitLoads' | 'position' | 'entryM' | 'hopM'>>().notNull(),
+    cable: jsonb('cable')
+      .$type<Pick<ChainDevice, 'unitLoads' | 'position' | 'entryM' | 'hopM' | 'hopFromId'>>()
+      .notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.siteId, t.id] }),

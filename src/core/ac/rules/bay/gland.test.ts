@@ -6,7 +6,7 @@ const gland = (
   cableDiameterMm: number | null,
   glandClampMinMm: number | null = 35,
   glandClampMaxMm: number | null = 60,
-) => acRun({ run: { cableDiameterMm }, bay: { glandClampMinMm, glandClampMaxMm } });
+) => acRun({ run: { cableDiameterMm, cores: '4-core' }, bay: { glandClampMinMm, glandClampMaxMm } });
 /** 4 × 120 mm² builds up to 44.6 mm; a real one has 43.262 to 49.06 mm (IEC 60502-1, recalled; −3…+10 % common practice). */
 const built = (min: number, max: number) => gland(null, min, max);
 

@@ -9,8 +9,8 @@ export const LUGS_ON_STUD = rule<RunResult>()({
   title: 'Lugs on one stud',
   unit: 'lugs',
   basis: dataSheet('lugs allowed on one stud'),
-  needs: {},
-  judge: (_, { run: { parallel }, type: { bay } }) =>
+  needs: { parallel: { as: 'cables in parallel', of: (r) => r.run.parallel } },
+  judge: ({ parallel }, { type: { bay } }) =>
     counted(
       parallel,
       bay.lugsPerStud,

@@ -14,14 +14,15 @@ export const PALM_GAP = rule<RunResult>()({
   basis: practice('10 mm to 480 V, 14 mm above; least by IEC 60664-1'),
   needs: {
     palmMm: { as: 'palm width of the lug', of: palmWidthMm, missing: palmMissing },
+    lineV: { as: 'nominal line voltage', of: (r) => r.survey.lineV },
     spacingMm: {
       as: 'stud spacing, from the sheet',
       of: (r) => r.type.bay.studSpacingMm,
       missing: (r) => [`stud spacing of ${r.type.name}`],
     },
   },
-  judge: ({ palmMm, spacingMm }, { survey, type }) => {
-    const { leastMm, wantedMm } = palmGapLimitsMm(survey.lineV ?? type.nominalLineV);
+  judge: ({ palmMm, lineV, spacingMm }) => {
+    const { leastMm, wantedMm } = palmGapLimitsMm(lineV);
     const gapMm = spacingMm - palmMm;
     return atLeast(
       {

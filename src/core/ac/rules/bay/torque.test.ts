@@ -7,13 +7,22 @@ const torque = (torqueMinNm: number | null, torqueMaxNm: number | null, studM: 6
   acRun({ bay: { torqueMinNm, torqueMaxNm, studM } });
 
 edges(TORQUE, {
-  holds: [torque(20, 30)],
+  // A sheet that prints one figure is a sheet: ±10 % about it (common practice).
+  holds: [torque(20, 30), torque(25, null), torque(null, 25), torque(25, 25)],
   tight: [torque(null, null)],
+  // 24 to 25 N·m leaves a tool of 4 % nothing to be set to: 25.0 to 24.04 N·m (ISO 6789-1, recalled).
+  stops: [torque(24, 25), torque(23.1, 25)],
   without: { 'torque of the AC studs': { ...torque(20, 30), torque: null } },
   // Typical range for M10: 20 to 30 N·m (common practice).
   numbers: [
+    [torque(25, null), { value: 25 }],
     [torque(10, 16), { value: 13 }],
     [torque(null, null), { value: 25 }],
+  ],
+  says: [
+    [torque(null, 20), /^18 to 22 N·m from the data sheet/, /18\.8 to 21\.2/],
+    [torque(24, 25), /./, /the window is empty/],
+    [torque(30, 20), /^Missing: torque of the AC studs of T100, the right way round$/],
   ],
 });
 

@@ -5,25 +5,32 @@ import { rule } from '../../../kernel/rule';
 import type { RunResult } from '../../results';
 import { settingWindowNm } from '../../torque';
 
-/** Whether the torque of the studs has an origin: the data sheet holds, a table for the thread is tight. */
+/** Whether the torque of the studs has an origin, and a window that a tool can be set to: the data sheet holds, a table for the thread is tight. */
 export const TORQUE = rule<RunResult>()({
   id: 'ac.torque',
   title: 'Torque has an origin',
   unit: 'N·m',
   basis: practice('data sheet or print beside the stud before any table'),
-  needs: { t: { as: 'torque of the AC studs', of: (r) => r.torque } },
+  needs: {
+    t: {
+      as: 'torque of the AC studs',
+      of: (r) => r.torque,
+      missing: (r) => [`torque of the AC studs of ${r.type.name}, the right way round`],
+    },
+  },
   judge: ({ t }) => {
     const onSheet = t.origin === 'data sheet';
+    const tool = settingWindowNm(t.lowNm, t.highNm);
+    const coarse = tool.lowNm > tool.highNm;
     return found(
-      onSheet ? 'holds' : 'tight',
-      () => {
-        const tool = settingWindowNm(t.lowNm, t.highNm);
-        return [
-          `${t.lowNm} to ${t.highNm} N·m from the ${t.origin}; set ${fixed(t.setNm, 1)} N·m`,
-          `tool window ${fixed(tool.lowNm, 1)} to ${fixed(tool.highNm, 1)} N·m (ISO 6789-1)`,
-          ...(onSheet ? [] : ['The sheet gives no torque: look for a print beside the stud; it outranks this.']),
-        ];
-      },
+      coarse ? 'stop' : onSheet ? 'holds' : 'tight',
+      () => [
+        `${t.lowNm} to ${t.highNm} N·m from the ${t.origin}; set ${fixed(t.setNm, 1)} N·m`,
+        coarse
+          ? `no setting of a tool of ISO 6789-1 keeps inside ${t.lowNm} to ${t.highNm} N·m: the window is empty, a finer tool is needed`
+          : `tool window ${fixed(tool.lowNm, 1)} to ${fixed(tool.highNm, 1)} N·m (ISO 6789-1)`,
+        ...(onSheet ? [] : ['The sheet gives no torque: look for a print beside the stud; it outranks this.']),
+      ],
       { value: t.setNm, basis: onSheet ? dataSheet('AC stud torque') : published(t.source) },
     );
   },

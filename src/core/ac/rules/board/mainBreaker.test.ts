@@ -13,5 +13,10 @@ edges(MAIN_BREAKER, {
     'main breaker': main(null),
     'ambient at the main breaker': main(800, null),
   },
-  numbers: [[main(800), { value: 800, limit: 640 / 0.97 }]],
+  numbers: [
+    [main(800), { value: 800, limit: 640 / 0.97 }],
+    // Up to 125 A a main may be a miniature breaker, calibrated at 30 °C (IEC 60898-1, recalled; 0.6 %/K common practice).
+    [main(125), { value: 125, limit: 640 / 0.91 }],
+    [main(126), { value: 126, limit: 640 / 0.97 }],
+  ],
 });

@@ -1,3 +1,5 @@
+import { expect, it } from 'vitest';
+import { boardHighestV } from '../../../site/boardVoltage';
 import { edges } from '../../../testing/edges';
 import { acRun } from '../../../testing/subjects';
 import { TERMINAL_VOLTAGE } from './terminalVoltage';
@@ -11,9 +13,29 @@ edges(TERMINAL_VOLTAGE, {
   tight: [board(431.3), board(439.9)],
   stops: [board(440.1)],
   without: {
-    'highest line voltage at the board while feeding': board(null),
+    'highest line-to-line voltage at the board while feeding': board(null),
     'grid code with a ten-minute limit': board(420, { gridCode: 'IEEE 1547 enter service' }),
     'impedance of the run': acRun({ run: { sectionMm2: null } }),
   },
   numbers: [[board(431), { limit: 440 }]],
+  says: [
+    // 236 V × √3 is 409 V: a board read between a line and the neutral is asked again, not taken.
+    [board(236), /^Missing: the line-to-line voltage at the board: 236 V × √3 is 409 V/],
+    [board(202), /^Missing: the line-to-line/],
+    [board(265), /^Missing: the line-to-line/],
+    [board(431), /^board 431 V, 110000 W, all apparent power as active/, /440\.0 V/],
+  ],
+});
+
+it('takes a board voltage that is no phase voltage as it stands', () => {
+  for (const v of [196, 266, 380]) expect(boardHighestV({ boardHighestV: v, lineV: 400 }).value).toBe(v);
+});
+
+it('lifts by the power that the current stands for, not by the smaller rated one', () => {
+  // 110 kVA over 60 m of 120 mm²: V² = (b + √(b² − 4c))/2 with P the apparent power (power flow of two nodes).
+  const r = acRun({ survey: { boardHighestV: 410 } });
+  const z = r.impedance.value!;
+  const b = 410 ** 2 + 2 * z.ohm * 110_000;
+  const c = (z.ohm ** 2 + z.reactanceOhm ** 2) * 110_000 ** 2;
+  expect(r.terminalV.value).toBeCloseTo(Math.sqrt((b + Math.sqrt(b * b - 4 * c)) / 2), 9);
 });

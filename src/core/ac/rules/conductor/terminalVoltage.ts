@@ -16,7 +16,7 @@ export const TERMINAL_VOLTAGE = rule<RunResult>()({
   basis: published('ten-minute mean of the grid code'),
   schools: ['IEC'],
   needs: {
-    terminalV: { as: 'highest line voltage at the board while feeding', answer: (r) => r.terminalV },
+    terminalV: { as: 'highest line-to-line voltage at the board while feeding', answer: (r) => r.terminalV },
     tripV: { as: 'grid code with a ten-minute limit', answer: (r) => r.tripV },
     impedance: { as: 'impedance of the run', answer: (r) => r.impedance },
   },
@@ -28,7 +28,7 @@ export const TERMINAL_VOLTAGE = rule<RunResult>()({
         value: terminalV,
         limit: tripV,
         working: () => [
-          `board ${survey.boardHighestV} V, ${type.ratedW} W exported over ${fixed(1000 * impedance.ohm, 2)} mΩ: ${fixed(terminalV, 2)} V at the unit`,
+          `board ${survey.boardHighestV} V, ${type.maxApparentVa} W, all apparent power as active, exported over ${fixed(1000 * impedance.ohm, 2)} mΩ: ${fixed(terminalV, 2)} V at the unit`,
           `trip at ${code?.tenMinutePu} × ${survey.lineV} V = ${fixed(tripV, 1)} V; 2 % is wanted in hand`,
         ],
       },

@@ -1,23 +1,31 @@
 import { dataSheet } from '../../../kernel/check';
 import { found } from '../../../kernel/judgement';
-import { within } from '../../../kernel/rounding';
 import { rule } from '../../../kernel/rule';
+import { suitsGrid } from '../../../site/nominalVoltage';
 import type { RunResult } from '../../results';
 
-/** How far the grid's nominal voltage may lie from the inverter's, share (common practice). */
-const APART = 0.05;
-
-/** Whether the grid's nominal voltage is the inverter's. */
+/** Whether the grid's nominal voltage is the inverter's, or inside the window of its sheet. */
 export const NOMINAL_VOLTAGE = rule<RunResult>()({
   id: 'ac.nominal-voltage',
   title: 'Grid voltage is the inverter’s',
   unit: 'V',
-  basis: dataSheet('nominal line voltage'),
-  needs: { lineV: { as: 'nominal line voltage', of: (r) => r.survey.lineV } },
-  judge: ({ lineV }, { type: { nominalLineV } }) =>
+  basis: dataSheet('nominal line voltage and grid window'),
+  needs: {
+    lineV: { as: 'nominal line voltage', of: (r) => r.survey.lineV },
+    suits: {
+      as: 'grid voltage window of the inverter',
+      of: ({ survey, type }) => (survey.lineV === null ? false : suitsGrid(survey.lineV, type)),
+      missing: ({ survey, type }) => [
+        `grid voltage window of ${type.name}: ${survey.lineV} V is not its nominal ${type.nominalLineV} V`,
+      ],
+    },
+  },
+  judge: ({ lineV, suits }, { type: { nominalLineV, lineMinV, lineMaxV } }) =>
     found(
-      within(Math.abs(lineV / nominalLineV - 1), APART) ? 'holds' : 'stop',
-      () => [`grid ${lineV} V, inverter ${nominalLineV} V`],
+      suits ? 'holds' : 'stop',
+      () => [
+        `grid ${lineV} V, inverter ${nominalLineV} V${lineMaxV === null ? '' : `, from ${lineMinV ?? '–'} to ${lineMaxV} V`}`,
+      ],
       { value: lineV, limit: nominalLineV },
     ),
 });

@@ -1,5 +1,5 @@
 import type { Answer } from '../../../kernel/answer';
-import { known, lacking } from '../../../kernel/answer';
+import { given, known, lacking } from '../../../kernel/answer';
 import { atOrAbove, atOrAboveHeld, exactly, keysOf } from '../../../kernel/publishedTable';
 import { fixed } from '../../../kernel/quantity';
 import type { CableKind, LaidCable, Method } from '../../laid';
@@ -50,8 +50,15 @@ function tabulated(i: CableKind, sectionMm2: number): Table {
   return { source: table.source, value: exactly(table, sectionMm2, i.method) };
 }
 
+/** The method a cable belongs to instead, where its cores and the method contradict: B1 is for singles, B2 for a multicore cable (Table B.52.1). */
+function rightMethod({ method, cores }: Pick<CableKind, 'method' | 'cores'>): Method | null {
+  if (method === 'B1' && cores !== '1-core') return 'B2';
+  return method === 'B2' && cores === '1-core' ? 'B1' : null;
+}
+
 /** Sections for which the standard prints a value, mm². */
 export function sectionsFor(i: CableKind): number[] {
+  if (rightMethod(i)) return [];
   return i.method === 'E'
     ? keysOf(AIR[i.insulation][i.metal], i.cores === '1-core' ? 'F trefoil' : 'E')
     : keysOf(WALL[i.insulation][i.metal], i.method);
@@ -67,7 +74,7 @@ export function arrangementsFor(method: Method): readonly string[] {
   return method === 'E' ? [bunched, perforated, ladder] : [bunched];
 }
 
-function grouping(i: LaidCable, circuits: number): number | undefined {
+function grouping(i: LaidCable & CableKind, circuits: number): number | undefined {
   if (i.arrangement === null) return circuits === 1 && i.method !== 'C' ? 1 : undefined;
   if (!arrangementsFor(i.method).includes(i.arrangement)) return undefined;
   if (i.method === 'D2') return atOrAbove(GROUPING_DIRECT_IN_GROUND, circuits, i.arrangement as '0.5 m');
@@ -102,47 +109,76 @@ export function depthFactor(depthM: number, diameterM: number): number {
  * sun on the cable adds 15 K. Off a table there is no answer: nothing is extrapolated.
  */
 export function ampacity(i: LaidCable): Answer<Ampacity> {
-  const buried = isBuried(i.method);
+  const buried = i.method !== null && isBuried(i.method);
   const deep = buried && i.depthM !== null && i.depthM > TABLE_DEPTH_M;
   const diameterMm = i.method === 'D1' ? i.ductDiameterMm : i.cableDiameterMm;
+  const asked = given(
+    {
+      section: i.sectionMm2,
+      'metal of the lines': i.metal,
+      insulation: i.insulation,
+      cores: i.cores,
+      'installation method': i.method,
+      'cables in parallel': i.parallel,
+      'ambient along the run': i.ambientC,
+      'other circuits in the group': i.otherCircuits,
+    },
+    (k) => k,
+  );
   const missing = [
-    ...(i.sectionMm2 === null ? ['section'] : []),
-    ...(i.ambientC === null ? ['ambient along the run'] : []),
-    ...(i.otherCircuits === null ? ['other circuits in the group'] : []),
+    ...asked.missing,
+    ...(i.sunOnCable === null && !buried ? ['whether sun lies on the cable'] : []),
     ...(buried && i.soilKmPerW === null ? ['thermal resistivity of the soil'] : []),
     ...(buried && i.depthM === null ? ['depth of burial'] : []),
     ...(deep && diameterMm === null ? [i.method === 'D1' ? 'outer diameter of the duct' : 'cable diameter'] : []),
   ];
-  if (missing.length || i.sectionMm2 === null || i.ambientC === null || i.otherCircuits === null)
-    return lacking(...missing);
+  if (missing.length || !asked.value) return lacking(...missing);
+  const {
+    section: sectionMm2,
+    'metal of the lines': metal,
+    insulation,
+    cores,
+    'installation method': method,
+    'cables in parallel': parallel,
+    'ambient along the run': ambientC,
+    'other circuits in the group': otherCircuits,
+  } = asked.value;
 
-  const circuits = i.parallel + i.otherCircuits;
-  const thetaC = i.ambientC + (i.sunOnCable && !buried ? SUN_K : 0);
-  const base = tabulated(i, i.sectionMm2);
-  const ct = atOrAbove(buried ? AMBIENT_IN_GROUND : AMBIENT_IN_AIR, thetaC, i.insulation);
-  const cg = grouping(i, circuits);
-  const cs = buried && i.soilKmPerW !== null ? atOrAbove(SOIL, i.soilKmPerW, i.method === 'D1' ? 'D1' : 'D2') : 1;
+  const kind = { metal, insulation, cores, method };
+  const right = rightMethod(kind);
+  if (right)
+    return lacking(
+      right === 'B2'
+        ? `method B2 for a ${cores} cable: B1 is for singles in conduit`
+        : 'method B1 for singles: B2 is for a multicore cable in conduit',
+    );
+  const circuits = parallel + otherCircuits;
+  const thetaC = ambientC + (i.sunOnCable && !buried ? SUN_K : 0);
+  const base = tabulated(kind, sectionMm2);
+  const ct = atOrAbove(buried ? AMBIENT_IN_GROUND : AMBIENT_IN_AIR, thetaC, insulation);
+  const cg = grouping({ ...i, ...kind }, circuits);
+  const cs = buried && i.soilKmPerW !== null ? atOrAbove(SOIL, i.soilKmPerW, method === 'D1' ? 'D1' : 'D2') : 1;
   const cd = deep && diameterMm !== null && i.depthM !== null ? depthFactor(i.depthM, diameterMm / 1000) : 1;
   const absent = [
     ...(base.value === undefined
-      ? [`a table value for ${i.sectionMm2} mm² ${i.metal} by method ${i.method} (${base.source})`]
+      ? [`a table value for ${sectionMm2} mm² ${metal} by method ${method} (${base.source})`]
       : []),
     ...(ct === undefined ? [`an ambient factor for ${thetaC} °C`] : []),
     ...(cg === undefined
       ? [
-          `a grouping factor for ${circuits} circuits by method ${i.method}: choose ${arrangementsFor(i.method).join(' or ')}`,
+          `a grouping factor for ${circuits} circuits by method ${method}: choose ${arrangementsFor(method).join(' or ')}`,
         ]
       : []),
     ...(cs === undefined ? [`a soil factor for ${i.soilKmPerW} K·m/W`] : []),
   ];
   if (base.value === undefined || ct === undefined || cg === undefined || cs === undefined) return lacking(...absent);
-  const izA = i.parallel * base.value * ct * cg * cs * cd;
+  const izA = parallel * base.value * ct * cg * cs * cd;
   return known({
     izA,
     source: base.source,
     working: [
       'I_z = n · I_0 · C_t · C_g · C_s · C_d',
-      `= ${i.parallel} × ${base.value} A × ${ct} (${thetaC} °C) × ${cg} (${circuits} circuits) × ${cs} × ${fixed(cd, 4)} = ${fixed(izA, 1)} A`,
+      `= ${parallel} × ${base.value} A × ${ct} (${thetaC} °C) × ${cg} (${circuits} circuits) × ${cs} × ${fixed(cd, 4)} = ${fixed(izA, 1)} A`,
     ],
   });
 }

@@ -9,6 +9,7 @@ export function cableDiameter(run: Pick<LaidCable, 'cores' | 'sectionMm2' | 'cab
     const mm = run.cableDiameterMm;
     return { lowMm: mm, nominalMm: mm, highMm: mm, measured: true };
   }
-  const mm = run.sectionMm2 === null ? undefined : exactly(CABLE_DIAMETER, run.sectionMm2, run.cores);
+  const mm =
+    run.sectionMm2 === null || run.cores === null ? undefined : exactly(CABLE_DIAMETER, run.sectionMm2, run.cores);
   return mm === undefined ? undefined : { lowMm: 0.97 * mm, nominalMm: mm, highMm: 1.1 * mm, measured: false };
 }

@@ -14,9 +14,27 @@ const or = <T>(value: T | undefined, missing: string): Answer<T> =>
   value === undefined ? lacking(missing) : known(value);
 
 function protectiveEarth(line: LineAndPe): Answer<number> {
-  if (line.sectionMm2 === null) return lacking('section');
-  const raw = protectiveEarthRawMm2(line.sectionMm2, line.metal, line.peMetal, line.insulation);
-  return or(standardSectionMm2(raw), `a standard PE section of ${Math.ceil(raw)} mm²`);
+  const raw = given(
+    {
+      section: line.sectionMm2,
+      'metal of the lines': line.metal,
+      'metal of the PE': line.peMetal,
+      insulation: line.insulation,
+    },
+    (k) => protectiveEarthRawMm2(k.section, k['metal of the lines'], k['metal of the PE'], k.insulation),
+  );
+  if (raw.value === null) return raw;
+  return or(standardSectionMm2(raw.value), `a standard PE section of ${Math.ceil(raw.value)} mm²`);
+}
+
+/** As an earth of its own beside the PE: what the PE has to be, never what happens to be chosen. */
+function externalEarth(line: LineAndPe): Answer<number> {
+  const pe = protectiveEarth(line);
+  const { peMetal, externalEarthMetal, insulation } = line;
+  const missing = [...pe.missing, ...(externalEarthMetal === null ? ['metal of the external earth'] : [])];
+  if (pe.value === null || peMetal === null || externalEarthMetal === null || insulation === null)
+    return lacking(...missing);
+  return known(externalEarthMinMm2(pe.value, peMetal, externalEarthMetal, insulation));
 }
 
 /** IEC 60364 and the product standards beside it. */
@@ -31,29 +49,29 @@ export const IEC: School = {
     return ohmPerM === undefined ? lacking('a resistance of this section') : known({ ohmPerM, conductorC });
   },
   protectiveEarthMm2: protectiveEarth,
-  externalEarthMm2(line) {
-    const pe = protectiveEarth(line);
-    return pe.value === null
-      ? pe
-      : known(externalEarthMinMm2(line.peMm2 ?? pe.value, line.peMetal, line.externalEarthMetal, line.insulation));
-  },
+  externalEarthMm2: externalEarth,
   standardSectionMm2: (needed) => or(standardSectionMm2(needed), `a standard section of ${Math.ceil(needed)} mm²`),
   breakerNeed: (currentA, seat) =>
     given(
       {
+        'kind of breaker': seat.breakerKind,
         'ambient at the breaker': seat.breakerAmbientC,
         'side-by-side factor of the breaker': seat.breakerGroupFactor,
       },
       (k) => {
-        const ambientFactor = breakerAmbientFactor(seat.breakerKind, k['ambient at the breaker']);
+        const ambientFactor = breakerAmbientFactor(k['kind of breaker'], k['ambient at the breaker']);
         const factor = ambientFactor * k['side-by-side factor of the breaker'];
         return { neededA: currentA / factor, ambientFactor, factor };
       },
     ),
   nextBreakerA: (neededA) => or(nextBreakerA(neededA), 'a standard breaker that large'),
   boardA: (currentsA) => (currentsA.length ? known(currentsA.reduce((sum, a) => sum + a, 0)) : lacking('inverters')),
-  lug: (metal, sectionMm2, studM, measured) => known(lugFor(metal, sectionMm2, studM, measured) ?? 'none'),
-  cableDiameter: (cable) => or(cableDiameter(cable), 'section or measured cable diameter'),
+  lug: (metal, sectionMm2, studM, measured) =>
+    or(
+      lugFor(metal, sectionMm2, studM, measured),
+      `a ${metal} lug of ${sectionMm2} mm² with a hole for M${studM}: the series prints none; measure the palm of the one in hand`,
+    ),
+  cableDiameter: (cable) => or(cableDiameter(cable), 'cores and section, or measured cable diameter'),
   dcAmpacityA({ sectionMm2, mode, ambientC, circuitsTogether }) {
     const may = given(
       {

@@ -11,7 +11,8 @@ type PalmColumn = 'palm M8' | 'palm M10' | 'palm M12' | 'palm M16';
 const stripAllowanceMm = (sectionMm2: number) => (sectionMm2 <= 50 ? 2 : 4);
 
 /**
- * The lug for a section and stud; undefined where the standard has none with that hole (DIN 46235 copper, DIN 46329 aluminium; recalled).
+ * The lug for a section and stud (DIN 46235 copper, DIN 46329 aluminium; recalled). Undefined where the series knows no such section, or no
+ * such hole and nobody measured the palm of the lug in hand: another maker's lug may have it.
  * Measured palm figures outrank the table. Aluminium lugs have no standard palm: null until measured or read off their sheet.
  */
 export function lugFor(metal: Metal, sectionMm2: number, studM: number, measured: MeasuredPalm): Lug | undefined {

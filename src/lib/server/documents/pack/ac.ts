@@ -1,4 +1,4 @@
-import { lugOf } from '$core/ac/results';
+import { cableWords } from '$core/ac/cableWords';
 import type { Lug } from '$core/conductor/school';
 import { fixed } from '$core/kernel/quantity';
 import type { HandOver } from '../../services/handOver';
@@ -27,16 +27,14 @@ export function acSchedulePage(sheets: Sheets, h: HandOver): void {
       r.inverter.tag,
       `${fixed(r.designCurrent.currentA, 1)} A`,
       known(r.run.breakerA, 'A'),
-      r.run.sectionMm2 === null
-        ? 'not known'
-        : `${r.run.parallel > 1 ? `${r.run.parallel} × ` : ''}${r.run.cores} ${r.run.sectionMm2} mm² ${r.run.metal} ${r.run.insulation}`,
-      r.run.method,
+      cableWords(r.run),
+      r.run.method ?? 'not known',
       known(r.run.lengthM, 'm'),
       known(r.ampacity.value?.izA ?? null, 'A'),
       known(r.rise.value?.percent ?? null, '%'),
       known(r.run.peMm2, 'mm²'),
       known(r.run.externalEarthMm2, 'mm²'),
-      lugWords(lugOf(r)),
+      lugWords(r.lug.value),
     ]),
   );
 }

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
   import type { RunResult } from '$core/ac/results';
-  import { lugOf, runResults } from '$core/ac/results';
+  import { cableWords } from '$core/ac/cableWords';
+  import { runResults } from '$core/ac/results';
   import { ARRANGEMENTS_IN_AIR, SPACINGS_IN_GROUND } from '$core/conductor/laid';
   import { worstOf } from '$core/kernel/check';
   import { fixed, formatQuantity } from '$core/kernel/quantity';
@@ -54,6 +55,7 @@
         'parallel',
         'peMm2',
         'peMetal',
+        'peInCable',
         'externalEarthMm2',
         'externalEarthMetal',
       ],
@@ -62,11 +64,12 @@
   ];
   /** The arrangements of the method by the site's school; where that has no table yet, all there are. */
   const arrangements = $derived.by(() => {
-    const own = result?.school.arrangements(result.run.method) ?? [];
+    const method = result?.run.method ?? null;
+    const own = (method && result?.school.arrangements(method)) || [];
     return own.length ? own : [...ARRANGEMENTS_IN_AIR, ...SPACINGS_IN_GROUND];
   });
   const lugWords = (r: RunResult) => {
-    const lug = lugOf(r);
+    const lug = r.lug.value;
     return lug ? `${lug.sectionMm2}-M${lug.studM}` : '–';
   };
   const names = (values: readonly string[]) => values.map((value) => ({ value, name: value }));
@@ -132,11 +135,7 @@
                 <td class="num">{fixed(r.designCurrent.currentA, 1)} A</td><td class="num"
                   >{formatQuantity(r.run.breakerA, 'A')}</td
                 >
-                <td class="num whitespace-nowrap"
-                  >{r.run.sectionMm2 === null
-                    ? '–'
-                    : `${r.run.parallel > 1 ? `${r.run.parallel} × ` : ''}${r.run.sectionMm2} mm² ${r.run.metal}`}</td
-                >
+                <td class="num whitespace-nowrap">{cableWords(r.run)}</td>
                 <td class="num">{formatQuantity(r.run.lengthM, 'm')}</td><td class="num"
                   >{formatQuantity(r.ampacity.value?.izA, 'A')}</td
                 >

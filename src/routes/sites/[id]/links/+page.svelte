@@ -3,7 +3,8 @@
   import { dragHandle, dragHandleZone } from 'svelte-dnd-action';
   import { fixed } from '$core/kernel/quantity';
   import { linksResults } from '$core/links/results';
-  import { BIT_RATES } from '$core/links/part';
+  import { measuredM } from '$core/links/chain';
+  import { BIT_RATES, newDevice } from '$core/links/part';
   import type { ChainDevice } from '$core/links/part';
   import { useSite } from '$lib/client/siteState.svelte';
   import { chainDeviceForm, chainDeviceFromForm, chainDeviceToForm, halfPlace } from '$lib/schemas/forms';
@@ -26,6 +27,11 @@
   let open = $state('');
   let said = $state('');
 
+  const before = (i: number) => devices[i - 1] ?? null;
+  const measuredTo = (i: number) => {
+    const [from, to] = [before(i), devices[i]];
+    return from && to ? measuredM(from, to) : null;
+  };
   const reorder = (ids: string[]) => site.apply({ kind: 'chain-order', ids });
   function move(device: ChainDevice, by: 1 | -1) {
     const ids = design.chain.devices.map((d) => d.id);
@@ -49,18 +55,7 @@
     const label = `${kind === 'logger' ? 'Logger' : 'Meter'} ${design.chain.devices.filter((d) => d.kind === kind).length + 1}`;
     await site.apply({
       kind: 'chain-device',
-      device: {
-        id,
-        kind,
-        label,
-        inverterId: null,
-        address: null,
-        terminated: false,
-        unitLoads: null,
-        position: null,
-        entryM: 1,
-        hopM: null,
-      },
+      device: newDevice(id, kind, label),
     });
     if (kind === 'logger') await reorder([id, ...design.chain.devices.map((d) => d.id).filter((d) => d !== id)]);
   }
@@ -192,7 +187,7 @@
                 <div class="bg-paper p-2">
                   <EditForm
                     schema={chainDeviceForm}
-                    value={chainDeviceToForm(d)}
+                    value={chainDeviceToForm(d, measuredTo(i))}
                     prefix="device-{d.id}"
                     label="Save"
                     refine={halfPlace}
@@ -200,14 +195,14 @@
                       {
                         title: '',
                         paths: d.inverterId
-                          ? ['entryM', 'hopM']
+                          ? ['entryM', ...(i > 0 ? ['hopM'] : [])]
                           : ['label', 'address', 'unitLoads', 'entryM', 'hopM', 'xM', 'yM', 'zM'],
                       },
                     ]}
                     save={(value) =>
                       site.apply({
                         kind: 'chain-device',
-                        device: chainDeviceFromForm(d, chainDeviceForm.parse(value)),
+                        device: chainDeviceFromForm(d, before(i), chainDeviceForm.parse(value)),
                       })}
                   />
                   {#if !d.inverterId}<button
