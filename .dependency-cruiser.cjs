@@ -50,6 +50,12 @@ module.exports = {
     only('design-knows-disciplines', 'design', [...LAYERS, ...disciplines]),
     only('proving-knows-the-design', 'proving', [...LAYERS, 'design', ...disciplines]),
     {
+      name: 'verifier-stands-alone',
+      severity: 'error',
+      from: { path: '^src/core/strings/verify/', pathNot: tests },
+      to: { path: '^src/core/(strings/(?!verify/|tables/|part\\.ts$)|conductor/)' },
+    },
+    {
       name: 'schools-behind-one-door',
       severity: 'error',
       from: { path: '^src/', pathNot: `${tests}|^src/core/conductor/` },

@@ -10,7 +10,7 @@ export { highsSolver } from '../src/lib/workers/highsSolver';
 
 /** Six roofs round a row of units; module counts that no one length cuts evenly. */
 export function roofs(units: number, trackers: number, ratedW: number, modulesEach: readonly number[]): SiteDesign {
-  const type = { ...T100, trackers, ratedW, dcMaxW: 1.8 * ratedW };
+  const type = { ...T100, trackers, ratedW, maxApparentVa: 1.1 * ratedW, dcMaxW: 1.8 * ratedW };
   const planes = modulesEach.map((modules, i) =>
     plane(`p${i}`, modules, {
       azimuthDeg: 60 * i,

@@ -8,7 +8,7 @@ export { assessDiscipline, assessSite } from '../src/core/design/assess';
 export { DISCIPLINES } from '../src/core/design';
 export { applyEdit } from '../src/core/design';
 export { legalLayout } from '../src/core/strings/layout/legalLayout';
-export { verifyLayout } from '../src/core/strings/verifyLayout';
+export { verifyLayout } from '../src/core/strings/verify';
 export { yearOfEnergy } from '../src/core/strings/year/yearOfEnergy';
 export { moduleModel, parametersAt, currentAt, maximumPower } from '../src/core/strings/curve/diode';
 export { sharedMaximum } from '../src/core/strings/curve/parallel';

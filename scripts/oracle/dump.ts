@@ -6,7 +6,7 @@ import { progressOf } from '../../src/core/proving/progress';
 import type { SiteDesign } from '../../src/core/design';
 import { legalLayout } from '../../src/core/strings/layout/legalLayout';
 import { plugInSheets } from '../../src/core/strings/plugInSheets';
-import { verifyLayout } from '../../src/core/strings/verifyLayout';
+import { verifyLayout } from '../../src/core/strings/verify';
 import { projectFileSchema } from '../../src/lib/schemas/projectFile';
 import { randomDesign } from './designs';
 

@@ -51,14 +51,20 @@ describe('edits as data', () => {
     const left = edit({ kind: 'hang-string', stringId: first.id, place: null }, y);
     expect(left.strings.find((s) => s.id === second.id)?.place).toEqual({ ...first.place!, branch: 1 });
   });
-  it('locks come once, are replaced by a later one on the same thing, and go with what they lock', () => {
+  it('locks come once, are replaced by a later one on the same thing, and only a hand takes them off', () => {
     const one = edit({ kind: 'lock', lock: { kind: 'free-trackers', inverterId: 'inv-1', count: 2 } });
     const two = edit({ kind: 'lock', lock: { kind: 'free-trackers', inverterId: 'inv-1', count: 3 } }, one);
     expect(two.locks).toEqual([{ kind: 'free-trackers', inverterId: 'inv-1', count: 3 }]);
-    expect(edit({ kind: 'remove-inverter', inverterId: 'inv-1' }, two).locks).toEqual([]);
-    const locked = edit({ kind: 'lock', lock: { kind: 'string', stringId: first.id, built: false } });
-    expect(edit({ kind: 'remove-string', stringId: first.id }, locked).locks).toEqual([]);
-    expect(edit({ kind: 'unlock', lock: { kind: 'string', stringId: first.id, built: true } }, locked)).toEqual(site);
+    expect(edit({ kind: 'remove-inverter', inverterId: 'inv-1' }, two).locks).toEqual(two.locks);
+    const locked = edit({ kind: 'lock', lock: { kind: 'string', stringId: first.id, built: false, kept: null } });
+    const { number, planeId, modules, place } = first;
+    expect(locked.locks).toEqual([
+      { kind: 'string', stringId: first.id, built: false, kept: { number, planeId, modules, place } },
+    ]);
+    expect(edit({ kind: 'remove-string', stringId: first.id }, locked).locks).toEqual(locked.locks);
+    expect(
+      edit({ kind: 'unlock', lock: { kind: 'string', stringId: first.id, built: true, kept: null } }, locked),
+    ).toEqual(site);
   });
   it('a layout, a list and numbers take the place of all strings', () => {
     expect(edit({ kind: 'lay-out' }).strings).toEqual(site.strings);

@@ -1,6 +1,7 @@
 import type { SiteDesign } from '.';
 import { siteDesignSchema } from '.';
 import { DESIGN_SCHEMA } from '../site/base';
+import { toEdition2 } from './upgrades/toEdition2';
 
 /** A design document of some edition, before anybody looked at it. */
 type Document = Readonly<Record<string, unknown>>;
@@ -9,7 +10,7 @@ type Document = Readonly<Record<string, unknown>>;
  * What turns a document of edition n into one of edition n + 1, at place n − 1: the one chain for rows, releases, history and files.
  * A field that is only added needs none: its schema has a default. One that is renamed, split or read otherwise does.
  */
-const UPGRADES: readonly ((document: Document) => Document)[] = [];
+const UPGRADES: readonly ((document: Document) => Document)[] = [toEdition2];
 
 /** The document in the newest edition. What is no document, or names no edition, is handed on for the schema to refuse. */
 export function upgraded(document: unknown, chain = UPGRADES): unknown {

@@ -6,7 +6,7 @@ import { calculation } from '../kernel/discipline';
 import { quantity } from '../kernel/schema';
 import { GRID_CODE_FAMILIES, gridCodeOf } from '../site/gridCodes';
 import { surveySchema } from '../site/survey';
-import { coldInputs } from '../strings/calculations';
+import { coldByInputs, coldInputs } from '../strings/calculations';
 import { coldModuleV } from '../strings/coldVoltage';
 import { judgeAcWindow, judgeUnbalance, unbalancePercent } from './acVoltages';
 import { dcInsulationTest, judgeDcInsulation } from './insulation';
@@ -40,14 +40,14 @@ export const provingCalculations = {
       otherModules: z.number().int().min(1).max(60).nullable(),
     }),
     output: checksSchema.extend({ coldV: z.number().nullable(), causes: z.array(causeSchema).readonly() }),
-    run: ({ limitV, coldestC, coldMethod, engineered, ...i }) => {
+    run: ({ limitV, coldestC, coldMethod, engineered, countUocTolerance, school, ...i }) => {
       const reading = stringReading({
         ...i,
         coldestC,
         cold:
           coldestC === null
             ? lacking('lowest design temperature')
-            : coldModuleV(i.module, coldestC, coldMethod, engineered),
+            : coldModuleV(i.module, coldestC, coldByInputs({ coldMethod, engineered, countUocTolerance, school })),
         limitV: limitV === null ? lacking('DC limit') : known(limitV),
       });
       const checks = stringChecks(reading, { element: 'string', path: 'string' });

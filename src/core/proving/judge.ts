@@ -116,7 +116,7 @@ function stringTestOf(
     modules: string.modules,
     ...record.values,
     coldestC: survey.coldestC,
-    cold: coldOnSite(survey, plane, module),
+    cold: coldOnSite(survey, plane, module, lineOf(design).ratedW || null),
     limitV: limit.value ? known(limit.value.limitV) : lacking(...limit.missing),
     sistersV: sistersOf(on, record, design, others),
     otherModules: otherLength(design, string.modules),

@@ -5,7 +5,7 @@ import { GRID_CODES, gridCodeOf, windowOf } from '../site/gridCodes';
 import { coldOnSite } from '../strings/coldVoltage';
 import { openCircuitFactor } from '../strings/moduleAt';
 import { assessSite } from '../design/assess';
-import { M575, T100, plane, siteOf } from '../testing/examples';
+import { SURVEY, M575, T100, plane, siteOf } from '../testing/examples';
 import { legalLayout } from '../strings/layout/legalLayout';
 import { withStrings } from '../strings/arrange';
 import { judgeAcWindow, judgeUnbalance, unbalancePercent } from './acVoltages';
@@ -93,7 +93,7 @@ describe('string test', () => {
       cellC: 43.16,
       irradianceWm2: 720,
       coldestC,
-      cold: coldOnSite({ coldestC, coldMethod: 'coefficient', engineeredDocument: '' }, plane('p', 20), module),
+      cold: coldOnSite({ ...SURVEY, coldestC }, plane('p', 20), module, 100_000),
       limitV: known(1100),
       sistersV: [871, 869, 870.5],
       otherModules: null,

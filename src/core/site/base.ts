@@ -9,7 +9,7 @@ import { BLANK_BOARD, boardSchema, planeSchema, siteInverterSchema } from './par
 import { blankSurvey, surveySchema } from './survey';
 
 /** Version of the project file. A file with a newer version is refused whole. */
-export const DESIGN_SCHEMA = 1;
+export const DESIGN_SCHEMA = 2;
 
 /** The base of the document: what every discipline may read. */
 export const baseShape = {

@@ -15,6 +15,8 @@ export const planeSchema = z.object({
   mounting: z
     .enum(Object.keys(MODULE_MOUNTING) as [keyof typeof MODULE_MOUNTING, ...(keyof typeof MODULE_MOUNTING)[]])
     .meta({ description: 'How the modules are mounted' }),
+  /** Light behind over light in front. Null: nobody has said, and what rests on it is unknown for modules that see behind. */
+  rearShare: quantity(0, 0.3, '', 'Light on the rear over light in front').nullable().default(null),
   position: positionSchema.nullable(),
   /** Along which home runs leave, from the position to the right; the strings of the plane start evenly along it. */
   edgeM: quantity(0, 2000, 'm', 'Edge along which home runs leave').default(0),
@@ -75,7 +77,33 @@ export const pvStringSchema = z.object({
   place: placeSchema.nullable(),
   /** Where its home run leaves the roof; null: even along the edge of the plane. */
   start: z.object({ xM: positionSchema.shape.xM, yM: positionSchema.shape.yM }).nullable().default(null),
-  /** Measured one-way length of the home run; null: reckoned from the places. */
+  /** Measured one-way length of the home run to `lengthToId`; null: reckoned from the places. */
   lengthM: quantity(0.1, 1000, 'm', 'Measured home run, one way').nullable().default(null),
+  /** The inverter the home run was measured to: hung elsewhere, the string has no measured length. */
+  lengthToId: partId.nullable().default(null),
+  /** Cable between the modules and back to the start of the home run, counted where given. */
+  leadsM: quantity(0.1, 500, 'm', 'Own leads and return of the string').nullable().default(null),
+  /** Of the second string of a Y: where the two join, along the way to the input. 0: at the input. */
+  yM: quantity(0, 1000, 'm', 'From the Y to the input, one way').nullable().default(null),
 });
 export type PvString = z.infer<typeof pvStringSchema>;
+
+/** A string of which nothing is measured yet. */
+export const newString = (
+  id: string,
+  number: number,
+  planeId: string,
+  modules: number,
+  place: Place | null = null,
+): PvString => ({
+  id,
+  number,
+  planeId,
+  modules,
+  place,
+  start: null,
+  lengthM: null,
+  lengthToId: null,
+  leadsM: null,
+  yM: null,
+});

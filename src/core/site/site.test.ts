@@ -83,7 +83,7 @@ describe('design document', () => {
     expect(shared.planes).toBe(site.planes);
     expect(shared.strings[1]).toBe(site.strings[1]);
   });
-  it('refuses a newer version whole', () => expect(flaw({ ...site, schema: 2 })[0]).toMatch(/^schema/));
+  it('refuses a newer version whole', () => expect(flaw({ ...site, schema: 3 })[0]).toMatch(/^schema/));
 });
 
 describe('edits', () => {

@@ -15,6 +15,14 @@ export const SERVICES = [
   'high-leg delta',
 ] as const;
 export const BUILDINGS = ['one- or two-family dwelling', 'other building', 'not on a building'] as const;
+/** What is asked about design temperatures that look like a slip. */
+export const QUESTIONS = [
+  'cold-not-below-hot',
+  'warm-for-the-latitude',
+  'cold-for-the-latitude',
+  'cool-summer',
+  'hot-summer',
+] as const;
 export const COLD_METHODS = ['coefficient', 'table', 'engineered'] as const;
 
 /** What the survey finds out. Null means: nobody has said yet. */
@@ -36,6 +44,15 @@ export const surveySchema = z.object({
     .max(120)
     .default('')
     .meta({ description: 'Stamped document of the engineered cold voltage' }),
+  countUocTolerance: z
+    .boolean()
+    .default(false)
+    .meta({ description: 'Count the tolerance of U_oc into the cold voltage' }),
+  /** Answers to what was asked about entries that look wrong: each for the very values it was given for. */
+  confirmed: z
+    .array(z.object({ question: z.enum(QUESTIONS), of: z.string().max(120) }))
+    .max(50)
+    .default([]),
   lineV: quantity(200, 1000, 'V', 'Nominal line voltage').nullable(),
   frequencyHz: z
     .union([z.literal(50), z.literal(60)])
@@ -68,6 +85,8 @@ export function blankSurvey(name: string): Survey {
     building: null,
     coldMethod: 'coefficient',
     engineeredDocument: '',
+    countUocTolerance: false,
+    confirmed: [],
     lineV: null,
     frequencyHz: null,
     service: null,

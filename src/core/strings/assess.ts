@@ -12,10 +12,16 @@ export function assessStrings(
   results: StringsResults,
   memo: Memo,
 ): readonly (readonly Check[])[] {
-  const { modules } = design.equipment;
+  const { modules, inverters } = design.equipment;
   return [
     memo.keep('strings/sheets', [modules], () =>
       modules.flatMap((m) => ask(RULES.module, m, { element: 'module', path: m.name, id: m.id })),
+    ),
+    memo.keep('strings/types', [inverters], () =>
+      inverters.flatMap((t) => ask(RULES.type, t, { element: 'inverter', path: t.name, id: t.id })),
+    ),
+    memo.keep('strings/survey', [design.survey], () =>
+      ask(RULES.survey, design.survey, { element: 'module', path: 'design temperatures' }),
     ),
     ...results.units.map((u) => memo.keep(`strings/checks/${u.unit.id}`, [u], () => unitChecks(u))),
     looseChecks(design),
@@ -25,9 +31,9 @@ export function assessStrings(
 
 function unitChecks(u: LoadedUnit): Check[] {
   return [
-    ...u.strings.flatMap((s) => ask(RULES.string, s, stringSubject(s))),
-    ...u.trackers.flatMap((t) => ask(RULES.tracker, t, trackerSubject(t))),
-    ...ask(RULES.inverter, u, { element: 'inverter', path: u.unit.tag, id: u.unit.id }),
+    ...u.strings.flatMap((s) => ask(RULES.string, s, stringSubject(s), s.wanting)),
+    ...u.trackers.flatMap((t) => ask(RULES.tracker, t, trackerSubject(t), t.wanting)),
+    ...ask(RULES.inverter, u, { element: 'inverter', path: u.unit.tag, id: u.unit.id }, u.wanting),
   ];
 }
 

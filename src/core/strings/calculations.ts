@@ -8,14 +8,15 @@ import { documentSchema } from '../site/base';
 import { planeSchema, pvStringSchema } from '../site/parts';
 import { surveySchema } from '../site/survey';
 import { withStrings } from './arrange';
-import { rearGainOf } from './currents';
+import type { ColdBy } from './coldVoltage';
 import { moduleModel, parametersAt } from './curve/diode';
 import { evenString, mismatch } from './curve/tracker';
 import { stringFuse, stringFuseSchema } from './fuses';
 import { homeRunDrop, homeRunDropSchema } from './homeRun';
 import { layoutSchema, legalLayout } from './layout/legalLayout';
+import { rearGain } from './moduleAt';
 import { dcCableSchema, stringsFlaws, stringsShape } from './part';
-import { verifyLayout, violationSchema } from './verifyLayout';
+import { verifyLayout, violationSchema } from './verify';
 import { stringWindow, stringWindowSchema } from './window';
 
 /** What a string's voltages are judged by, as the survey and the sheets give it. */
@@ -23,9 +24,22 @@ export const coldInputs = {
   coldestC: surveySchema.shape.coldestC,
   coldMethod: surveySchema.shape.coldMethod,
   engineered: z
-    .object({ uocColdV: planeSchema.shape.engineeredUocColdV, document: surveySchema.shape.engineeredDocument })
-    .default({ uocColdV: null, document: '' }),
+    .object({
+      uocColdV: planeSchema.shape.engineeredUocColdV,
+      document: surveySchema.shape.engineeredDocument,
+      siteW: quantity(0, 1e9, 'W', 'Rated power of the site').nullable().default(null),
+    })
+    .default({ uocColdV: null, document: '', siteW: null }),
+  countUocTolerance: surveySchema.shape.countUocTolerance,
+  school: surveySchema.shape.school.default('IEC'),
 };
+type ColdInputs = z.infer<z.ZodObject<Omit<typeof coldInputs, 'coldestC'>>>;
+
+export const coldByInputs = ({ coldMethod, engineered, countUocTolerance, school }: ColdInputs): ColdBy => ({
+  method: coldMethod,
+  engineered: { ...engineered, school },
+  countTolerance: countUocTolerance,
+});
 
 const trackerString = z.object({
   module: moduleTypeSchema,
@@ -45,12 +59,11 @@ export const stringsCalculations = {
       ...coldInputs,
       hottestC: surveySchema.shape.hottestC,
       dcLegalMaxV: surveySchema.shape.dcLegalMaxV,
-      school: surveySchema.shape.school.default('IEC'),
       building: surveySchema.shape.building,
     }),
     output: z.object({ missing: z.array(z.string()).readonly(), window: stringWindowSchema.nullable() }),
     run: (i) => {
-      const { value: window, missing } = stringWindow(i);
+      const { value: window, missing } = stringWindow({ ...i, cold: coldByInputs(i) });
       return { window, missing };
     },
   }),
@@ -58,7 +71,7 @@ export const stringsCalculations = {
     summary: 'Reverse current and string fuse of strings in parallel',
     input: z.object({
       module: moduleTypeSchema,
-      mounting: planeSchema.shape.mounting,
+      rearShare: quantity(0, 0.3, '', 'Light on the rear over light in front').default(0),
       strings: z.number().int().min(1).max(24),
       school: surveySchema.shape.school,
       shortCircuitLimitIsStc: z.boolean().default(false),
@@ -67,7 +80,7 @@ export const stringsCalculations = {
     run: (i) =>
       stringFuse(
         i.module,
-        rearGainOf(i.module, i.mounting),
+        rearGain(i.module, i.rearShare),
         i.strings,
         i.school,
         i.shortCircuitLimitIsStc ? 1 : undefined,

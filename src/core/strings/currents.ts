@@ -1,8 +1,9 @@
 import type { InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
-import type { ModuleMounting } from '../equipment/moduleMounting';
-import { MODULE_MOUNTING } from '../equipment/moduleMounting';
+import type { Answer } from '../kernel/answer';
+import { known, lacking } from '../kernel/answer';
 import { floored } from '../kernel/rounding';
+import type { Plane } from '../site/parts';
 import { rearGain } from './moduleAt';
 
 /** Edge-of-cloud irradiance on currents (NFPA 70 690.8(A)(1); IEC 62548-1; recalled). */
@@ -23,13 +24,18 @@ export interface TrackerCurrents {
   readonly maxUnfused: number;
 }
 
-/** Gain of the rear side on currents, no unit: g_b = 1 + φ·r with r by mounting (common practice). */
-export function rearGainOf(module: ModuleType, mounting: ModuleMounting): number {
-  return rearGain(module, MODULE_MOUNTING[mounting].rearRatio);
+/** Gain of the rear side on currents, no unit: g_b = 1 + φ·r with r as typed for the plane. A module that sees nothing behind needs no r. */
+export function rearGainOf(
+  module: ModuleType,
+  { label, rearShare }: Pick<Plane, 'label' | 'rearShare'>,
+): Answer<number> {
+  if (module.bifaciality === 0) return known(1);
+  return rearShare === null ? lacking(`rear-side share of ${label}`) : known(rearGain(module, rearShare));
 }
 
 /**
  * Currents of a tracker with `strings` equal strings in parallel, A.
+ * g_b gain of the rear side, from 1.
  *   I_sc = k·g_b·I_sc·N_p · I_mp = g_b·I_mp·N_p · input k'·g_b·I_sc, k' = max(k, 1.25) · I_rev = (N_p − 1)·k'·g_b·I_sc
  *   N_p by tracker ⌊I_sc,max/(k·g_b·I_sc)⌋ · N_p unfused 1 + ⌊I_fuse/(k'·g_b·I_sc)⌋
  * Source: IEC 62548-1; NFPA 70 690.8, 690.9(A) (recalled). Connectors and fuses keep 1.25 whatever the maker's limit is quoted at.
@@ -37,12 +43,11 @@ export function rearGainOf(module: ModuleType, mounting: ModuleMounting): number
 export function trackerCurrents(
   module: ModuleType,
   inverter: InverterType,
-  mounting: ModuleMounting,
+  gain: number,
   strings: number,
 ): TrackerCurrents {
   const k = inverter.shortCircuitLimitIsStc ? 1 : IRRADIANCE_FACTOR;
   const kStrict = Math.max(k, IRRADIANCE_FACTOR);
-  const gain = rearGainOf(module, mounting);
   const oneA = gain * module.iscA;
   return {
     trackerFactor: k,

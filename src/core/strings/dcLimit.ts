@@ -29,10 +29,10 @@ function limitsOf({ module, inverter, survey }: DcSide) {
     { by: `${inverter.name} maximum input voltage`, limitV: inverter.dcMaxV },
     { by: `${module.name} system voltage`, limitV: module.systemMaxV },
     ...(inverter.connectorMaxV === null ? [] : [{ by: `${inverter.name} connectors`, limitV: inverter.connectorMaxV }]),
-    ...(legal === null ? [] : [legal]),
+    ...(legal ? [legal] : survey.dcLegalMaxV === null ? [] : [{ by: 'legal limit', limitV: survey.dcLegalMaxV }]),
   ];
   const missing = [
-    ...(legal === null ? ['legal DC limit, or whether the array is on a building'] : []),
+    ...(legal === null ? ['whether the array is on a building'] : []),
     ...(inverter.connectorMaxV === null ? [`connector voltage of ${inverter.name}`] : []),
   ];
   return { limits, missing };

@@ -5,25 +5,26 @@ import { Memo } from '../kernel/memo';
 import { exactly } from '../kernel/publishedTable';
 import { withStringAt, withStrings } from './arrange';
 import type { SiteDesign } from '../design';
-import { CABLE, M575, SURVEY, T100, plane, siteOf } from '../testing/examples';
+import { CABLE, COLD_BY, M575, SURVEY, T100, plane, siteOf } from '../testing/examples';
 import { checksOf } from '../testing/checks';
+import type { ColdBy } from './coldVoltage';
 import { coldModuleV, coldOnSite } from './coldVoltage';
 import { trackerCurrents } from './currents';
 import { dcAmpacityA } from '../conductor/schools/iec/dcCable';
 import { homeRunDrop } from './homeRun';
 import { homeRunOhm } from '../conductor/pvCable';
-import { fuseFits, stringFuse } from './fuses';
+import { fuseProtects, fuseRange, sharedFuseRange, stringFuse } from './fuses';
 import { legalLayout } from './layout/legalLayout';
 import { dcLimit, dcLimitSoFarV } from './dcLimit';
 import { legalLimit } from './legalLimit';
 import { openCircuitV } from './moduleAt';
+import { newString } from '../site/parts';
 import { PV_CABLE } from '../conductor/tables/pvCable';
 import { VOC_CORRECTION } from './tables/vocCorrection';
-import { verifyLayout } from './verifyLayout';
+import { verifyLayout } from './verify';
 import type { WindowInputs } from './window';
 import { alternatives, stringWindow } from './window';
 
-const none = { uocColdV: null, document: '' };
 const inputs: WindowInputs = {
   module: M575,
   inverter: T100,
@@ -32,23 +33,29 @@ const inputs: WindowInputs = {
   hottestC: 38,
   dcLegalMaxV: 1500,
   school: 'IEC',
-  building: null,
-  coldMethod: 'coefficient',
-  engineered: none,
+  building: 'not on a building',
+  cold: COLD_BY,
 };
+const byTable = { ...COLD_BY, method: 'table' as const };
+/** An NEC site of 250 kW with an engineer's figure. */
+const stamped = (uocColdV: number | null, document: string, over: Partial<ColdBy['engineered']> = {}): ColdBy => ({
+  ...COLD_BY,
+  method: 'engineered',
+  engineered: { uocColdV, document, school: 'NEC', siteW: 250_000, ...over },
+});
 
 describe('cold voltage by method (NFPA 70 690.7(A), recalled)', () => {
   it('by table is 59.8792 V at −12 °C, and 18 modules fit 1100 V', () => {
-    expect(coldModuleV(M575, -12, 'table', none).value?.uocColdV).toBeCloseTo(59.8792, 6);
-    expect(stringWindow({ ...inputs, coldMethod: 'table' }).value?.maxModules).toBe(18);
+    expect(coldModuleV(M575, -12, byTable).value?.uocColdV).toBeCloseTo(59.8792, 6);
+    expect(stringWindow({ ...inputs, cold: byTable }).value?.maxModules).toBe(18);
   });
   it('takes the colder row between two, 1.00 from 25 °C, and ends at −40 °C', () => {
-    const factor = (c: number) => (coldModuleV(M575, c, 'table', none).value?.uocColdV ?? NaN) / M575.uocV;
+    const factor = (c: number) => (coldModuleV(M575, c, byTable).value?.uocColdV ?? NaN) / M575.uocV;
     expect(factor(-10)).toBeCloseTo(1.14, 9);
     expect(factor(-10.5)).toBeCloseTo(1.16, 9);
     expect(factor(25)).toBe(1);
     expect(factor(24)).toBeCloseTo(1.02, 9);
-    expect(coldModuleV(M575, -40.5, 'table', none)).toMatchObject({
+    expect(coldModuleV(M575, -40.5, byTable)).toMatchObject({
       value: null,
       missing: [expect.stringContaining('SW05')],
     });
@@ -59,12 +66,49 @@ describe('cold voltage by method (NFPA 70 690.7(A), recalled)', () => {
   });
   it('engineered wants figure and document, and is questioned when more than 3 % below the coefficient', () => {
     const by = (uocColdV: number | null, document: string) =>
-      stringWindow({ ...inputs, coldMethod: 'engineered', engineered: { uocColdV, document } });
+      stringWindow({ ...inputs, cold: stamped(uocColdV, document) });
     expect(by(null, 'E-12').missing).toEqual(['engineered cold voltage of M575']);
     expect(by(55, '').missing).toEqual(['document of the engineered cold voltage']);
     expect(by(55, 'E-12').value?.notes).toEqual([]);
     expect(by(54.5, 'E-12').value?.notes[0]?.code).toBe('SW06');
     expect(by(55, 'E-12').value?.maxModules).toBe(20);
+  });
+  it('engineered is unknown outside the conditions of its clause: NFPA 70 alone, from 100 kW', () => {
+    const of = (over: Partial<ColdBy['engineered']>) => coldModuleV(M575, -12, stamped(55, 'E-12', over)).missing;
+    expect(of({})).toEqual([]);
+    expect(of({ siteW: 100_000 })).toEqual([]);
+    expect(of({ siteW: 99_999 })).toEqual([expect.stringMatching(/^a site of 100 kW or more/)]);
+    expect(of({ siteW: null })).toEqual([expect.stringMatching(/^a site of 100 kW or more/)]);
+    expect(of({ school: 'IEC' })).toEqual([expect.stringMatching(/^another method.*the site is IEC$/)]);
+  });
+  it('engineered stops on a figure no module has: not above its own at 25 °C, or as much as a string', () => {
+    const of = (uocColdV: number, coldestC = -12) =>
+      coldModuleV(M575, coldestC, stamped(uocColdV, 'E-12')).value?.doubt;
+    expect([of(51.62)?.verdict, of(51.63)?.verdict, of(54.72)?.verdict, of(54.73)?.verdict]).toEqual([
+      'stop',
+      'tight',
+      'tight',
+      undefined,
+    ]);
+    expect([of(77.94)?.verdict, of(77.95)?.verdict]).toEqual([undefined, 'stop']);
+    expect(of(51.62, 25)?.verdict).toBeUndefined();
+    const w = stringWindow({ ...inputs, cold: stamped(50, 'E-12') }).value;
+    expect([w?.maxModules, w?.notes.map((n) => n.code)]).toEqual([0, ['SW06', 'SW03']]);
+  });
+  it('the tolerance of the sheet shrinks the window where the designer counts it, and is asked for then', () => {
+    const counted = { ...COLD_BY, countTolerance: true };
+    const of = (uocTolerancePercent: number | null, cold = counted) =>
+      stringWindow({ ...inputs, module: { ...M575, uocTolerancePercent }, cold });
+    // 56.41395 V × 1.03 = 58.10637 V: 1100 / 58.10637 = 18.93.
+    expect(of(3).value?.uocColdV).toBeCloseTo(58.10637, 4);
+    expect([of(3).value?.maxModules, of(0).value?.maxModules, of(3, COLD_BY).value?.maxModules]).toEqual([18, 19, 19]);
+    expect(of(null).missing).toEqual(['tolerance of the open-circuit voltage of M575']);
+    expect(of(3, { ...byTable, countTolerance: true }).value?.uocColdV).toBeCloseTo(59.8792 * 1.03, 6);
+    // A reading is carried by the method alone: the tolerance is of the sheet, not of what was measured.
+    expect(coldModuleV({ ...M575, uocTolerancePercent: 3 }, -12, counted).value?.factor).toBeCloseTo(
+      56.41395 / 51.62,
+      6,
+    );
   });
 });
 
@@ -78,20 +122,32 @@ describe('limit of the DC side', () => {
       1500,
       null,
     ]);
-    expect([of('other building', 1500), of('other building', 600), of(null, 1500)]).toEqual([1000, 600, 1500]);
+    // A typed limit may be that of another building: while nobody said which, it is not taken.
+    expect([of('other building', 1500), of('other building', 600), of(null, 1500)]).toEqual([1000, 600, null]);
+    const iec = (building: WindowInputs['building']) =>
+      legalLimit({ school: 'IEC', building, dcLegalMaxV: null })?.limitV;
+    expect([iec('one- or two-family dwelling'), iec('other building'), iec('not on a building')]).toEqual([
+      1000, 1500, 1500,
+    ]);
   });
   it('names the first of equals, lists all of them, and knows the least of those that are known', () => {
-    const side = (connectorMaxV: number | null, dcLegalMaxV: number | null) => ({
+    const side = (
+      connectorMaxV: number | null,
+      dcLegalMaxV: number | null,
+      building: WindowInputs['building'] = null,
+    ) => ({
       module: M575,
       inverter: { ...T100, connectorMaxV },
-      survey: { school: 'IEC' as const, building: null, dcLegalMaxV },
+      survey: { school: 'IEC' as const, building, dcLegalMaxV },
     });
-    expect(dcLimit(side(1100, 1500)).value).toEqual({
+    expect(dcLimit(side(1100, 1500, 'other building')).value).toEqual({
       limitV: 1100,
       by: 'T100 maximum input voltage',
       because: 'V_lim = min(1100 V, 1500 V, 1100 V, 1500 V) = 1100 V (T100 maximum input voltage)',
     });
     expect(dcLimit(side(null, null)).missing).toHaveLength(2);
+    expect(dcLimit(side(1100, 1500)).missing).toEqual(['whether the array is on a building']);
+    // A typed limit counts as soon as it is typed where it can only lower what is legal.
     expect([side(null, null), side(900, null), side(null, 800)].map(dcLimitSoFarV)).toEqual([1100, 900, 800]);
     expect(legalLimit({ school: 'NEC', building: 'other building', dcLegalMaxV: 1000 })?.by).toBe('legal limit');
   });
@@ -131,10 +187,22 @@ describe('string fuses (IEC 62548-1, NFPA 70 690.9; ratings IEC 60269-6; recalle
     });
     expect(stringFuse(M575, 1, 3, 'NEC')).toMatchObject({ leastA: expect.closeTo(22.203125, 9), ratingA: 25 });
   });
-  it('a rating on the upper end fits, on the lower end by the NEC alone', () => {
-    const range = { leastA: 20, mostA: 25 };
-    expect([20, 20.1, 25, 25.1].map((a) => fuseFits(range, 'IEC', a))).toEqual([false, true, true, false]);
-    expect([19.9, 20, 25, 25.1].map((a) => fuseFits(range, 'NEC', a))).toEqual([false, true, true, false]);
+  it('a rating on the upper end protects, on the lower end by the NEC alone, and only one that is made', () => {
+    const range = { leastA: 20, mostA: 30 };
+    expect([20, 25, 30, 32].map((a) => fuseProtects(range, 'IEC', a))).toEqual([false, true, true, false]);
+    expect([16, 20, 30, 32].map((a) => fuseProtects(range, 'NEC', a))).toEqual([false, true, true, false]);
+    expect([21, 24.9, 26, 28].map((a) => fuseProtects(range, 'NEC', a))).toEqual([false, false, false, false]);
+  });
+  it('the range of a tracker is what suits every string on it', () => {
+    const small = { ...M575, iscA: 10, fuseMaxA: 20 };
+    expect([fuseRange(M575, 1, 'IEC'), fuseRange(small, 1, 'IEC')].map((r) => [r.leastA, r.mostA])).toEqual([
+      [expect.closeTo(21.315, 9), 25],
+      [15, 20],
+    ]);
+    expect(sharedFuseRange([fuseRange(M575, 1, 'IEC'), fuseRange(small, 1, 'IEC')])).toEqual({
+      leastA: expect.closeTo(21.315, 9),
+      mostA: 20,
+    });
   });
   it('keep 1.25 where the maker’s own limit is for standard conditions, and more where that asks for more', () => {
     expect(stringFuse(M575, 1, 2, 'IEC', 1).reverseA).toBeCloseTo(17.7625, 9);
@@ -171,7 +239,9 @@ describe('DC cable (IEC 60228 class 5 tinned, EN 50618; recalled)', () => {
   it.each([
     [{ sectionMm2: 7 }, /2.5, 4, 6, 10 or 16/],
     [{ conductorC: 130 }, /20 to 120/],
-    [{ lengthM: -1 }, /0 to 1000/],
+    [{ lengthM: -1 }, /above 0/],
+    [{ lengthM: 0 }, /lengthM must be above 0/],
+    [{ lengthM: 1001 }, /0 to 1000/],
   ])('refuses %o', (over, said) => {
     const { lengthM, sectionMm2, conductorC } = { lengthM: 50, sectionMm2: 6, conductorC: 60, ...over };
     expect(() => homeRunOhm(lengthM, sectionMm2, conductorC)).toThrow(said);
@@ -188,25 +258,27 @@ describe('checks of the string side', () => {
     for (const id of ['strings.home-run-drop', 'strings.cable-current'])
       expect(new Set(ids(bare, id).map((c) => c.verdict))).toEqual(new Set(['unknown']));
   });
-  it('stop a drop above 2 % and let a written reason stand', () => {
-    const far = { ...laid, strings: laid.strings.map((s) => ({ ...s, lengthM: 200 })) };
+  it('stop a drop above 2 % and let a written reason stand for the strings it names', () => {
+    const far = {
+      ...laid,
+      strings: laid.strings.map((s) => ({ ...s, lengthM: 200, lengthToId: s.place!.inverterId })),
+    };
     expect(ids(far, 'strings.home-run-drop').every((c) => c.verdict === 'stop')).toBe(true);
-    const reasoned = { ...far, dcCable: { ...CABLE, dropReason: 'short season, agreed with the owner' } };
-    expect(ids(reasoned, 'strings.home-run-drop').every((c) => c.verdict === 'tight')).toBe(true);
+    const [named, ...others] = far.strings.map((s) => s.id);
+    const dcCable = {
+      ...CABLE,
+      dropReason: 'short season, agreed with the owner',
+      dropMostPercent: 4,
+      dropStringIds: [named!],
+    };
+    const drops = new Map(ids({ ...far, dcCable }, 'strings.home-run-drop').map((c) => [c.subject.id, c.verdict]));
+    expect([drops.get(named), drops.get(others[0])]).toEqual(['tight', 'stop']);
   });
   it('say which fuse three strings want, and take it', () => {
     const three = { ...T100, inputsPerTracker: 3, trackerShortCircuitMaxA: 70 };
     const d = siteOf(1, [plane('p', 51)], three);
     const [place] = [{ inverterId: 'inv-1', tracker: 1, branch: 1 as const }];
-    const strings = [1, 2, 3].map((n) => ({
-      id: `s${n}`,
-      number: n,
-      planeId: 'p',
-      modules: 17,
-      place: { ...place, input: n },
-      start: null,
-      lengthM: null,
-    }));
+    const strings = [1, 2, 3].map((n) => newString(`s${n}`, n, 'p', 17, { ...place, input: n }));
     const hung = withStrings(d, strings);
     const [check] = ids(hung, 'strings.reverse-current');
     expect(check?.verdict).toBe('stop');
@@ -219,15 +291,9 @@ describe('checks of the string side', () => {
   it('want a cable that bears what the other strings push back, or the fuse before it', () => {
     const three = { ...T100, inputsPerTracker: 3, trackerShortCircuitMaxA: 70 };
     const d = siteOf(1, [plane('p', 51)], three);
-    const strings = [1, 2, 3].map((n) => ({
-      id: `s${n}`,
-      number: n,
-      planeId: 'p',
-      modules: 17,
-      place: { inverterId: 'inv-1', tracker: 1, input: n, branch: 1 as const },
-      start: null,
-      lengthM: null,
-    }));
+    const strings = [1, 2, 3].map((n) =>
+      newString(`s${n}`, n, 'p', 17, { inverterId: 'inv-1', tracker: 1, input: n, branch: 1 }),
+    );
     const thin = { ...CABLE, sectionMm2: 4 as const, circuitsTogether: 5 };
     const need = (fuseA: number | null) =>
       ids({ ...withStrings(d, strings), dcCable: { ...thin, fuseA } }, 'strings.cable-current')[0]!;
@@ -278,7 +344,7 @@ it('a survey that names the school but no building leaves the limit unknown, nev
   const d = siteOf(1, [plane('p', 34)]);
   const nec = {
     ...withStrings(d, legalLayout(d).strings),
-    survey: { ...SURVEY, school: 'NEC' as const, dcLegalMaxV: null },
+    survey: { ...SURVEY, school: 'NEC' as const, building: null },
   };
   expect(
     new Set(
@@ -290,8 +356,7 @@ it('a survey that names the school but no building leaves the limit unknown, nev
 });
 
 it('connectors and reverse current keep 1.25 where the maker states the tracker’s limit for standard conditions', () => {
-  const of = (shortCircuitLimitIsStc: boolean) =>
-    trackerCurrents(M575, { ...T100, shortCircuitLimitIsStc }, 'pitched_gap', 2);
+  const of = (shortCircuitLimitIsStc: boolean) => trackerCurrents(M575, { ...T100, shortCircuitLimitIsStc }, 1, 2);
   expect([of(true).shortCircuitA, of(false).shortCircuitA]).toEqual([
     expect.closeTo(28.42, 9),
     expect.closeTo(35.525, 9),
@@ -301,10 +366,10 @@ it('connectors and reverse current keep 1.25 where the maker states the tracker�
 });
 
 it('a site with a stamped cold voltage takes it from the plane, with its document from the survey', () => {
-  const survey = { ...SURVEY, coldMethod: 'engineered' as const, engineeredDocument: 'E-12' };
-  expect(coldOnSite(survey, plane('p', 17, { engineeredUocColdV: 56 }), M575).value).toMatchObject({
+  const survey = { ...SURVEY, school: 'NEC' as const, coldMethod: 'engineered' as const, engineeredDocument: 'E-12' };
+  expect(coldOnSite(survey, plane('p', 17, { engineeredUocColdV: 56 }), M575, 250_000).value).toMatchObject({
     uocColdV: 56,
     factor: expect.closeTo(56 / 51.62, 12),
   });
-  expect(coldOnSite(survey, plane('p', 17), M575).missing).toEqual(['engineered cold voltage of M575']);
+  expect(coldOnSite(survey, plane('p', 17), M575, 250_000).missing).toEqual(['engineered cold voltage of M575']);
 });

@@ -4,10 +4,11 @@ import { editOn } from '../kernel/discipline';
 import { replaced } from '../kernel/lists';
 import { partId } from '../kernel/schema';
 import { placeSchema, pvStringSchema } from '../site/parts';
-import { sameLock, withStringAt, withStrings } from './arrange';
+import { remembering, sameLock, withLengthBound, withStringAt, withStrings } from './arrange';
 import { numberStrings } from './layout/assignInputs';
 import { withFleet } from './layout/fleet';
 import { legalLayout } from './layout/legalLayout';
+import { LAYOUT_MOST_UNITS } from './layout/size';
 import type { StringsDesign } from './part';
 import { dcCableSchema, energyInputsSchema, lockSchema } from './part';
 
@@ -20,7 +21,9 @@ export const stringsEdits = [
     if (missing.length) throw new RangeError(`The layout needs ${missing.join(', ')} first`);
     return withStrings(d, strings);
   }),
-  edit('strings', { strings: z.array(pvStringSchema).max(5000) }, (d, { strings }) => withStrings(d, strings)),
+  edit('strings', { strings: z.array(pvStringSchema).max(5000) }, (d, { strings }) =>
+    withStrings(d, strings.map(withLengthBound)),
+  ),
   edit('number-strings', {}, (d) =>
     withStrings(
       d,
@@ -34,18 +37,24 @@ export const stringsEdits = [
   edit('energy', { energy: energyInputsSchema }, (d, { energy }) => ({ ...d, energy })),
   edit('lock', { lock: lockSchema }, (d, { lock }) => ({
     ...d,
-    locks: [...d.locks.filter((l) => !sameLock(l, lock)), lock],
+    locks: [...d.locks.filter((l) => !sameLock(l, lock)), remembering(lock, d.strings)],
   })),
   edit('unlock', { lock: lockSchema }, (d, { lock }) => ({ ...d, locks: d.locks.filter((l) => !sameLock(l, lock)) })),
   edit(
     'fleet',
-    { units: z.array(z.object({ type: inverterTypeSchema, count: z.number().int().min(1).max(60) })).max(6) },
+    {
+      units: z
+        .array(z.object({ type: inverterTypeSchema, count: z.number().int().min(1).max(LAYOUT_MOST_UNITS) }))
+        .max(6),
+    },
     (d, fleet) => withFleet(d, fleet),
   ),
   edit('hang-string', { stringId: partId, place: placeSchema.nullable() }, (d, { stringId, place }) =>
     withStringAt(d, stringId, place),
   ),
-  edit('string', { string: pvStringSchema }, (d, { string }) => withStrings(d, replaced(d.strings, string))),
+  edit('string', { string: pvStringSchema }, (d, { string }) =>
+    withStrings(d, replaced(d.strings, withLengthBound(string))),
+  ),
   edit('remove-string', { stringId: partId }, (d, { stringId }) =>
     withStrings(
       d,

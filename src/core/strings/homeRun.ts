@@ -1,7 +1,8 @@
 import { z } from 'zod';
+import { homeRunOhm } from '../conductor/pvCable';
 import { lineOf } from '../site/line';
 import type { Plane, PvString } from '../site/parts';
-import { wayM } from '../site/position';
+import { reckonedM } from '../site/position';
 import type { StringsDesign } from './part';
 
 /** Slack of a home run over the straight way along three axes (common practice). */
@@ -23,13 +24,32 @@ export function homeRunDrop(ohm: number, currentA: number, stringUmpV: number): 
   return { ohm, dropV, dropPercent: (100 * dropV) / stringUmpV, lossW: ohm * currentA * currentA };
 }
 
+/** A string's way to its input, m. */
+export interface HomeRunWay {
+  readonly lengthM: number;
+  /** Of it shared with the other string of a Y, from the Y to the input; 0 without a Y. */
+  readonly sharedM: number;
+  /** Strings on the shared part. */
+  readonly joined: number;
+  /** Own leads and return, as one conductor lies; null where nobody gave it. */
+  readonly leadsM: number | null;
+}
+
 /**
- * Current that the cable of one string has to bear, A: its own 1.25·g_b·I_sc; unfused also what the other strings of its tracker push back,
- * (N_p − 1)·1.25·g_b·I_sc; fused the rating of the fuse. N_p strings on the tracker, from 1 · fuse A, null where there is none.
- * Source: IEC 62548-1 (recalled).
+ * Resistance that one string's current sees on its way, Ω: R' · (2(L − y) + n·2y + leads), n strings on the shared y metres, whose current
+ * is n times that of one. ΔU = R·I of one string and R·I² is its own share of the loss. Lengths m, 0 ≤ y ≤ L. Throws as `homeRunOhm`.
  */
-export function cableNeedA(oneA: number, parallel: number, fuseA: number | null): number {
-  return Math.max(oneA, fuseA ?? (parallel - 1) * oneA);
+export function wayOhm({ lengthM, sharedM, joined, leadsM }: HomeRunWay, sectionMm2: number, conductorC: number) {
+  const alikeM = lengthM - sharedM + joined * sharedM + (leadsM ?? 0) / 2;
+  return (alikeM / lengthM) * homeRunOhm(lengthM, sectionMm2, conductorC);
+}
+
+/**
+ * Current that a DC cable has to bear, A, where `joined` strings of `parallel` on the tracker share it: their own joined·1.25·g_b·I_sc;
+ * unfused also what the other strings push back, (N_p − joined)·1.25·g_b·I_sc; fused the rating of their fuses. Source: IEC 62548-1 (recalled).
+ */
+export function cableNeedA(oneA: number, parallel: number, fuseA: number | null, joined = 1): number {
+  return Math.max(joined * oneA, fuseA === null ? (parallel - joined) * oneA : joined * fuseA);
 }
 
 /** Where the home run of a plane's k-th of `of` strings leaves: its own start, or even along the edge of the plane. Null while unknown. */
@@ -39,7 +59,11 @@ function homeRunStart(string: Pick<PvString, 'start'>, plane: Plane, k: number, 
   return string.start ? { ...string.start, zM } : { xM: xM + (plane.edgeM * (k + 0.5)) / of, yM, zM };
 }
 
-/** One-way length of every string's home run, m, by string id; null where it is neither measured nor both places are known. */
+/** What was measured of a string's home run, m; null where it was measured to another inverter than the string hangs on. */
+const measuredM = ({ lengthM, lengthToId, place }: PvString): number | null =>
+  place !== null && place.inverterId === lengthToId ? lengthM : null;
+
+/** One-way length of every string's home run, m, by string id; null where it is not measured to where it hangs, nor both places are known. */
 export function homeRunLengths(d: StringsDesign): Map<string, number | null> {
   const line = lineOf(d);
   const onPlane = new Map<string, PvString[]>(d.planes.map((p) => [p.id, []]));
@@ -50,7 +74,8 @@ export function homeRunLengths(d: StringsDesign): Map<string, number | null> {
     own.forEach((s, k) => {
       const start = homeRunStart(s, plane, k, own.length);
       const end = s.place ? line.inverter(s.place.inverterId)?.position : null;
-      lengths.set(s.id, s.lengthM ?? (start && end ? HOME_RUN_SLACK * wayM(start, end) : null));
+      const way = start && end ? reckonedM(start, end) : null;
+      lengths.set(s.id, measuredM(s) ?? (way === null ? null : HOME_RUN_SLACK * way));
     });
   }
   return lengths;

@@ -1,6 +1,6 @@
 import { discipline } from '../site/base';
 import { lineOf } from '../site/line';
-import { withStrings, withoutLooseLocks, withoutPlaces } from './arrange';
+import { withStrings, withoutPlaces } from './arrange';
 import { assessStrings } from './assess';
 import { stringsCalculations } from './calculations';
 import { stringsEdits } from './edits';
@@ -27,7 +27,7 @@ export const strings = discipline({
           )
         : d;
     },
-    inverterRemoved: (d, id) => withoutLooseLocks(withoutPlaces(d, (p) => p.inverterId === id)),
+    inverterRemoved: (d, id) => withoutPlaces(d, (p) => p.inverterId === id),
     planeRemoved: (d, id) =>
       withStrings(
         d,

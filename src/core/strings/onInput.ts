@@ -1,13 +1,16 @@
 import type { InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
+import { inverterSheetWanted } from '../equipment/inverterSheet';
+import { moduleSheetWanted } from '../equipment/moduleType';
 import type { Answer } from '../kernel/answer';
+import { known, lacking } from '../kernel/answer';
 import type { Subject } from '../kernel/check';
 import { lineOf } from '../site/line';
 import type { UnitOnLine } from '../site/line';
 import type { Place, Plane, PvString, SiteInverter } from '../site/parts';
 import type { Survey } from '../site/survey';
 import type { TrackerCurrents } from './currents';
-import { trackerCurrents } from './currents';
+import { rearGainOf, trackerCurrents } from './currents';
 import type { DcCable, StringsDesign } from './part';
 import type { StringWindow } from './window';
 import { windowOnSite } from './window';
@@ -25,6 +28,13 @@ export interface StringOnInput {
   readonly lengthM: number | null;
   /** Strings on its tracker, itself among them. */
   readonly parallel: number;
+  /** Strings on its input, itself among them: 2 on a Y. */
+  readonly joined: number;
+  /** Of a string on a Y: from the Y to the input, m; 0 for one that has its input alone. */
+  readonly sharedM: Answer<number>;
+  readonly gain: Answer<number>;
+  /** Sheets that do not stand: nothing of the string is judged on them. */
+  readonly wanting: readonly string[];
   readonly cable: DcCable;
 }
 
@@ -38,18 +48,46 @@ export function stringsOnInputs(
   const { survey, dcCable: cable } = design;
   const windows = new Map<string, Answer<StringWindow>>();
   const onTracker = new Map<number, number>();
-  for (const { place } of strings) if (place) onTracker.set(place.tracker, (onTracker.get(place.tracker) ?? 0) + 1);
+  const onInput = new Map<string, PvString[]>();
+  for (const s of strings) {
+    if (!s.place) continue;
+    onTracker.set(s.place.tracker, (onTracker.get(s.place.tracker) ?? 0) + 1);
+    const key = inputKey(s.place);
+    onInput.set(key, [...(onInput.get(key) ?? []), s]);
+  }
   return strings.flatMap((string): StringOnInput[] => {
     const on = line.plane(string.planeId);
     const { place } = string;
     if (!place || !on) return [];
     const { plane, module } = on;
-    const window = windows.get(plane.id) ?? windowOnSite(survey, plane, module, type);
+    const window = windows.get(plane.id) ?? windowOnSite(survey, plane, module, type, line.ratedW || null);
     windows.set(plane.id, window);
     const lengthM = lengths.get(string.id) ?? null;
     const parallel = onTracker.get(place.tracker) ?? 1;
-    return [{ string, place, plane, module, unit, type, survey, window, lengthM, parallel, cable }];
+    const together = onInput.get(inputKey(place)) ?? [string];
+    return [
+      {
+        ...{ string, place, plane, module, unit, type, survey, window, lengthM, parallel, cable },
+        joined: together.length,
+        sharedM: sharedOf(together, place, lengthM),
+        gain: rearGainOf(module, plane),
+        wanting: [...moduleSheetWanted(module), ...inverterSheetWanted(type)],
+      },
+    ];
   });
+}
+
+const inputKey = (place: Place): string => `${place.tracker}/${place.input}`;
+
+/** From the Y to the input, m, as its second string says; longer than the home run it lies on is no place for a Y. */
+function sharedOf(together: readonly PvString[], place: Place, lengthM: number | null): Answer<number> {
+  if (together.length < 2) return known(0);
+  const yM = together.find((s) => s.place?.branch === 2)?.yM ?? null;
+  const at = `tracker ${place.tracker}, input ${place.input}`;
+  if (yM === null) return lacking(`where the Y of ${at} sits: metres from it to the input`);
+  return lengthM !== null && yM > lengthM
+    ? lacking(`a Y of ${at} on the way: ${yM} m from the input is beyond the home run of ${lengthM.toFixed(1)} m`)
+    : known(yM);
 }
 
 /** Where a string hangs, as people say it. */
@@ -66,7 +104,8 @@ export const stringSubject = ({ unit, place, string }: StringOnInput): Subject =
 export interface LoadedTracker {
   readonly first: StringOnInput;
   readonly strings: readonly StringOnInput[];
-  readonly currents: readonly TrackerCurrents[];
+  readonly currents: Answer<readonly TrackerCurrents[]>;
+  readonly wanting: readonly string[];
 }
 
 /** The trackers of one inverter's strings, in the order of their first string. */
@@ -80,8 +119,16 @@ export function loadedTrackers(strings: readonly StringOnInput[]): LoadedTracker
   return [...groups.values()].map((group) => ({
     first: group[0],
     strings: group,
-    currents: group.map((s) => trackerCurrents(s.module, s.type, s.plane.mounting, 1)),
+    currents: currentsOf(group),
+    wanting: [...new Set(group.flatMap((s) => s.wanting))],
   }));
+}
+
+/** Currents of each string alone; unknown while the rear side of one of them is. */
+function currentsOf(strings: readonly StringOnInput[]): Answer<readonly TrackerCurrents[]> {
+  const missing = [...new Set(strings.flatMap((s) => s.gain.missing))];
+  if (missing.length) return lacking(...missing);
+  return known(strings.map((s) => trackerCurrents(s.module, s.type, s.gain.value ?? Number.NaN, 1)));
 }
 
 export const trackerSubject = ({ first: { unit, place } }: LoadedTracker): Subject => ({
@@ -91,11 +138,14 @@ export const trackerSubject = ({ first: { unit, place } }: LoadedTracker): Subje
 });
 
 /** Sum of one current over the strings of a tracker, A. */
-export const summedA = ({ currents }: LoadedTracker, of: (c: TrackerCurrents) => number): number =>
+export const summedA = (currents: readonly TrackerCurrents[], of: (c: TrackerCurrents) => number): number =>
   currents.reduce((sum, c) => sum + of(c), 0);
 
 /** The input of a tracker that carries most, with its current and how many strings join there. */
-export function fullestInput({ strings, currents }: LoadedTracker): {
+export function fullestInput(
+  strings: readonly StringOnInput[],
+  currents: readonly TrackerCurrents[],
+): {
   input: number;
   currentA: number;
   joined: number;
@@ -107,9 +157,9 @@ export function fullestInput({ strings, currents }: LoadedTracker): {
 }
 
 /** What the other strings of a tracker push into the one that is shorted, A: all but the weakest (IEC 62548-1, recalled). 0 for one string. */
-export function reverseCurrentA(t: LoadedTracker): number {
-  if (t.strings.length < 2) return 0;
-  return summedA(t, (c) => c.inputA) - Math.min(...t.currents.map((c) => c.inputA));
+export function reverseCurrentA(currents: readonly TrackerCurrents[]): number {
+  if (currents.length < 2) return 0;
+  return summedA(currents, (c) => c.inputA) - Math.min(...currents.map((c) => c.inputA));
 }
 
 /** One inverter with what hangs on it. */
@@ -118,4 +168,7 @@ export interface LoadedInverter {
   readonly type: InverterType;
   /** DC power at standard conditions, W; null while nothing hangs there. */
   readonly dcW: number | null;
+  readonly survey: Survey;
+  /** Sheets that do not stand, of the unit or of a module on it. */
+  readonly wanting: readonly string[];
 }

@@ -6,7 +6,7 @@ import { dangling, repeated } from '../kernel/integrity';
 import { partId, quantity } from '../kernel/schema';
 import type { Base } from '../site/base';
 import { lineOf } from '../site/line';
-import { placeKey, pvStringSchema } from '../site/parts';
+import { placeKey, placeSchema, pvStringSchema } from '../site/parts';
 
 /** The string side of the document: strings, their cable, the designer's locks, and what a year is reckoned from. */
 
@@ -22,11 +22,28 @@ export const dcCableSchema = z.object({
   conductorC: quantity(20, 120, '°C', 'Conductor temperature for the drop'),
   fuseA: quantity(1, 63, 'A', 'String fuse, empty where none is fitted').nullable(),
   dropReason: z.string().trim().max(200).meta({ description: 'Why a drop above 2 % is accepted' }),
+  dropMostPercent: quantity(2, 20, '%', 'Drop accepted at most').nullable().default(null),
+  /** The strings for which it is accepted, and no others. */
+  dropStringIds: z.array(partId).max(5000).default([]),
 });
 
 /** What the layout must leave alone or keep to. */
 export const lockSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('string'), stringId: partId, built: z.boolean() }),
+  z.object({
+    kind: z.literal('string'),
+    stringId: partId,
+    built: z.boolean(),
+    /** The string as it was when it was locked. Null: taken from the string at that moment. */
+    kept: z
+      .object({
+        number: pvStringSchema.shape.number,
+        planeId: partId,
+        modules: pvStringSchema.shape.modules,
+        place: placeSchema.nullable(),
+      })
+      .nullable()
+      .default(null),
+  }),
   z.object({ kind: z.literal('plane-length'), planeId: partId, modules: quantity(1, 60, 'modules', 'Length').int() }),
   z.object({ kind: z.literal('plane-inverter'), planeId: partId, inverterId: partId }),
   z.object({ kind: z.literal('inverter-empty'), inverterId: partId }),
@@ -73,6 +90,8 @@ export const BLANK_DC_CABLE: DcCable = {
   conductorC: 60,
   fuseA: null,
   dropReason: '',
+  dropMostPercent: null,
+  dropStringIds: [],
 };
 const BLANK_ENERGY: EnergyInputs = {
   utcOffsetH: null,
@@ -93,7 +112,7 @@ export const stringsShape = {
 /** What the string side works on: the base and its own part. */
 export type StringsDesign = Base & PartOf<typeof stringsShape>;
 
-/** Repeated numbers and inputs, references to nothing, inputs that a sheet does not have. */
+/** Repeated numbers and inputs, references to nothing, inputs that a sheet does not have. A lock may outlive what it is on: the verifier names it. */
 export function stringsFlaws(d: StringsDesign): Flaw[] {
   const list = 'strings';
   return [
@@ -105,19 +124,7 @@ export function stringsFlaws(d: StringsDesign): Flaw[] {
       { items: d.strings, list, field: 'place', key: (s) => s.place?.inverterId, what: 'inverter' },
       d.inverters,
     ),
-    ...looseLocks(d),
     ...offPegs(d),
-  ];
-}
-
-function looseLocks({ locks: items, strings, planes, inverters }: StringsDesign): Flaw[] {
-  const list = 'locks';
-  const ref = (field: 'stringId' | 'planeId' | 'inverterId') => (l: Lock) =>
-    field in l ? ((l as Record<string, unknown>)[field] as string) : null;
-  return [
-    ...dangling({ items, list, field: 'stringId', key: ref('stringId'), what: 'string' }, strings),
-    ...dangling({ items, list, field: 'planeId', key: ref('planeId'), what: 'plane' }, planes),
-    ...dangling({ items, list, field: 'inverterId', key: ref('inverterId'), what: 'inverter' }, inverters),
   ];
 }
 

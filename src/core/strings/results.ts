@@ -1,3 +1,4 @@
+import { inverterSheetWanted } from '../equipment/inverterSheet';
 import type { Memo } from '../kernel/memo';
 import { lineOf } from '../site/line';
 import { homeRunLengths } from './homeRun';
@@ -21,7 +22,8 @@ export interface StringsResults {
 /** Works the strings of every inverter through. A unit whose strings, sheets and survey are the very same is taken from the memo. */
 export function stringsResults(design: StringsDesign, memo: Memo): StringsResults {
   const lengthsM = homeRunLengths(design);
-  const shared = [design.survey, design.dcCable, design.planes, design.equipment.modules];
+  const siteW = lineOf(design).ratedW;
+  const shared = [design.survey, design.dcCable, design.planes, design.equipment.modules, siteW];
   const units = lineOf(design).units.map((on) => {
     const rests: unknown[] = [on.unit, on.type, ...shared];
     for (const s of on.strings) rests.push(s, lengthsM.get(s.id));
@@ -34,6 +36,8 @@ export function stringsResults(design: StringsDesign, memo: Memo): StringsResult
         strings,
         trackers: loadedTrackers(strings),
         dcW: strings.length ? dcW : null,
+        survey: design.survey,
+        wanting: [...new Set([...inverterSheetWanted(on.type), ...strings.flatMap((s) => s.wanting)])],
       };
     });
   });

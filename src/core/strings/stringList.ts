@@ -1,6 +1,6 @@
 import { lineOf } from '../site/line';
 import type { PvString } from '../site/parts';
-import { placeKey } from '../site/parts';
+import { newString, placeKey } from '../site/parts';
 import type { StringsDesign } from './part';
 
 /** The columns of a string list, in files that go out and come in. Units are in the names. */
@@ -15,6 +15,8 @@ export const LIST_COLUMNS = [
   'start_x_m',
   'start_y_m',
   'length_m',
+  'leads_m',
+  'y_m',
 ] as const;
 type Column = (typeof LIST_COLUMNS)[number];
 
@@ -45,10 +47,23 @@ export function stringRows(design: StringsDesign): Readonly<Record<Column, ListC
     start_x_m: s.start?.xM ?? null,
     start_y_m: s.start?.yM ?? null,
     length_m: s.lengthM,
+    leads_m: s.leadsM,
+    y_m: s.yM,
   }));
 }
 
 const MOST_ERRORS = 50;
+
+/** Parts by name, as the site tells names apart; another writing of capitals is taken where only one part can be meant. */
+function namedExactly<P>(parts: readonly P[], nameOf: (part: P) => string): (name: string) => P | undefined {
+  const exact = new Map(parts.map((p) => [nameOf(p), p]));
+  const loose = new Map<string, P | null>();
+  for (const p of parts) {
+    const key = nameOf(p).toLowerCase();
+    loose.set(key, loose.has(key) ? null : p);
+  }
+  return (name) => exact.get(name) ?? loose.get(name.toLowerCase()) ?? undefined;
+}
 
 /**
  * Strings from the rows of a table with a header. Planes and inverters go by their names; `branch` may be left out; a row without
@@ -73,8 +88,8 @@ export function stringsFromRows(
         },
       ],
     };
-  const planes = new Map(design.planes.map((p) => [p.label.toLowerCase(), p]));
-  const units = new Map(design.inverters.map((u) => [u.tag.toLowerCase(), u]));
+  const planes = namedExactly(design.planes, (p) => p.label);
+  const units = namedExactly(design.inverters, (u) => u.tag);
   const line = lineOf(design);
   const byNumber = new Map(design.strings.map((s) => [s.number, s]));
   const errors: RowError[] = [];
@@ -104,7 +119,7 @@ export function stringsFromRows(
 
     const own = number('string', 1, 9999, true);
     if (own === null && text('string') === '') wrong('string', 'is missing: give the string its number.');
-    const plane = planes.get(text('plane').toLowerCase());
+    const plane = planes(text('plane'));
     if (!plane)
       wrong(
         'plane',
@@ -112,7 +127,7 @@ export function stringsFromRows(
       );
     const modules = number('modules', 1, 60, true);
     if (modules === null && text('modules') === '') wrong('modules', 'is missing.');
-    const unit = units.get(text('inverter').toLowerCase());
+    const unit = units(text('inverter'));
     if (text('inverter') && !unit) wrong('inverter', `is no inverter of this site (got ${text('inverter')}).`);
     const type = unit && line.inverterType(unit.typeId);
     const tracker = type ? number('tracker', 1, type.trackers, true) : null;
@@ -124,6 +139,8 @@ export function stringsFromRows(
     const yM = number('start_y_m', -1e5, 1e5, false);
     if ((xM === null) !== (yM === null)) wrong('start_x_m', 'and start_y_m go together: give both or none.');
     const lengthM = number('length_m', 0.1, 1000, false);
+    const leadsM = number('leads_m', 0.1, 500, false);
+    const fromYM = number('y_m', 0, 1000, false);
     const place =
       unit && tracker !== null && input !== null
         ? { inverterId: unit.id, tracker, input, branch: branch === 2 ? (2 as const) : (1 as const) }
@@ -132,13 +149,13 @@ export function stringsFromRows(
     if (place) once(placeKey(place), 'input', `${unit?.tag}.${tracker}.${input}`);
     if (errors.length > before || own === null || !plane || modules === null) return;
     strings.push({
-      id: byNumber.get(own)?.id ?? `l-${own}`,
-      number: own,
-      planeId: plane.id,
-      modules,
-      place,
+      ...newString(byNumber.get(own)?.id ?? `l-${own}`, own, plane.id, modules, place),
       start: xM !== null && yM !== null ? { xM, yM } : null,
       lengthM,
+      // A length in a row was measured to the inverter of that row.
+      lengthToId: lengthM === null ? null : (place?.inverterId ?? null),
+      leadsM,
+      yM: fromYM,
     });
   });
   if (errors.length) return { strings: null, errors };

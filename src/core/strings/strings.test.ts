@@ -1,23 +1,22 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sheetFindings } from '../equipment/moduleType';
-import { M575, SURVEY, T100, plane, siteOf } from '../testing/examples';
+import { COLD_BY, M575, SURVEY, T100, plane, siteOf } from '../testing/examples';
 import { withStringAt, withStrings } from './arrange';
 import { checksOf } from '../testing/checks';
-import { trackerCurrents } from './currents';
+import { rearGainOf, trackerCurrents } from './currents';
 import { cutPlane } from './layout/cut';
 import { legalLayout } from './layout/legalLayout';
 import { maximumPowerV, openCircuitInLightV, openCircuitV } from './moduleAt';
 import { cellTemperatureC, hotCellC } from './temperature';
-import { verifyLayout } from './verifyLayout';
+import { verifyLayout } from './verify';
 import type { WindowInputs } from './window';
 import { coldReserveK, stringWindow } from './window';
 
 const IEC_COEFFICIENT = {
   school: 'IEC',
-  building: null,
-  coldMethod: 'coefficient',
-  engineered: { uocColdV: null, document: '' },
+  building: 'not on a building',
+  cold: COLD_BY,
 } as const;
 
 const window = (over: Partial<WindowInputs> = {}) =>
@@ -98,22 +97,28 @@ describe('string window (IEC 62548-1, coefficient method)', () => {
     expect(window({ module: { ...M575, betaUocPerK: 0.00251 } }).missing[0]).toContain('DS10');
   });
   it('says when module and inverter do not belong together', () => {
-    expect(window({ inverter: { ...T100, mpptMinV: 990 } }).value?.notes[0]?.code).toBe('SW03');
+    expect(
+      window({ inverter: { ...T100, mpptMinV: 990, fullPowerMinV: null, fullPowerMaxV: null } }).value?.notes[0]?.code,
+    ).toBe('SW03');
   });
 });
 
 describe('tracker currents (NFPA 70 690.8(A)(1), 690.9(A); IEC 62548-1)', () => {
   it('gives 35.525 A for two strings and 26.88 A in operation', () => {
-    const c = trackerCurrents(M575, T100, 'pitched_gap', 2);
+    const c = trackerCurrents(M575, T100, 1, 2);
     expect(c.shortCircuitA).toBeCloseTo(35.525, 6);
     expect(c.operatingA).toBeCloseTo(26.88, 6);
     expect(c.reverseA).toBeCloseTo(17.7625, 6);
     expect([c.maxByTracker, c.maxUnfused]).toEqual([2, 2]);
   });
-  it('counts the rear side: 39.3617 A with an assumed share of 0.135', () => {
-    // The share 0.135 is the nameplate ratio of IEC 61215-1; scaled here from the mounting's own 0.10.
-    const c = trackerCurrents({ ...M575, bifaciality: 1.08 / 1 }, T100, 'ground_rack', 2);
-    expect(c.shortCircuitA).toBeCloseTo(39.3617, 4);
+  it('counts the rear side as it was typed: 39.3617 A with the share 0.135 of the nameplate ratio (IEC 61215-1, recalled)', () => {
+    const gain = rearGainOf(M575, { label: 'p', rearShare: 0.135 }).value ?? NaN;
+    expect(gain).toBeCloseTo(1.108, 12);
+    expect(trackerCurrents(M575, T100, gain, 2).shortCircuitA).toBeCloseTo(39.3617, 4);
+  });
+  it('is unknown for a module that sees behind while nobody said what comes from there; the others need no share', () => {
+    expect(rearGainOf(M575, { label: 'Hall', rearShare: null }).missing).toEqual(['rear-side share of Hall']);
+    expect(rearGainOf({ ...M575, bifaciality: 0 }, { label: 'Hall', rearShare: null }).value).toBe(1);
   });
 });
 

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import type { InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
-import { sheetFindings } from '../equipment/moduleType';
+import { inverterSheetWanted } from '../equipment/inverterSheet';
+import { moduleSheetWanted } from '../equipment/moduleType';
 import { fixed } from '../kernel/quantity';
 import type { ModuleMounting } from '../equipment/moduleMounting';
 import type { Answer } from '../kernel/answer';
@@ -9,8 +10,8 @@ import { known, lacking } from '../kernel/answer';
 import { ceiled, floored } from '../kernel/rounding';
 import type { Plane } from '../site/parts';
 import type { Survey } from '../site/survey';
-import type { ColdMethod, EngineeredCold } from './coldVoltage';
-import { coldModuleV } from './coldVoltage';
+import type { ColdBy } from './coldVoltage';
+import { coldBy, coldModuleV } from './coldVoltage';
 import { dcLimit } from './dcLimit';
 import { maximumPowerV, openCircuitV } from './moduleAt';
 import { hotCellC } from './temperature';
@@ -25,8 +26,7 @@ export interface WindowInputs {
   readonly dcLegalMaxV: number | null;
   readonly school: Survey['school'];
   readonly building: Survey['building'];
-  readonly coldMethod: ColdMethod;
-  readonly engineered: EngineeredCold;
+  readonly cold: ColdBy;
 }
 
 /** Legal and preferred lengths of a string, with the voltages of one module behind them. */
@@ -46,6 +46,11 @@ export const stringWindowSchema = z
       .readonly()
       .nullable()
       .meta({ description: 'Lengths that also keep full power; null without a full-power range, or where none fits' }),
+    doubt: z
+      .object({ verdict: z.enum(['tight', 'stop']), text: z.string() })
+      .readonly()
+      .nullable()
+      .meta({ description: 'An engineered cold voltage that is questioned, or that no module has' }),
     notes: z
       .array(z.object({ code: z.enum(['SW03', 'SW04', 'SW06']), text: z.string() }).readonly())
       .readonly()
@@ -62,7 +67,7 @@ const v = (x: number) => fixed(x, 2);
 /**
  * Legal and preferred string lengths.
  *   n_max = ⌊V_lim / U_oc,cold⌋ · n_min = max(⌈V_mppt,min / U_mp,hot⌉, ⌈V_start / U_oc,hot⌉)
- *   preferred ⌈V_full,min / U_mp,hot⌉ … ⌊min(V_full,max, V_mppt,max) / U_mp,cold⌋, inside the legal ones
+ *   preferred ⌈V_full,min / U_mp,hot⌉ … ⌊V_full,max / U_mp,cold⌋, inside the legal ones
  * V_lim smallest of inverter, module, connector and legal limit. Cold cell = coldest ambient at dawn; hot cell by NMOT at 1000 W/m².
  * Missing inputs, a start-up or connector voltage the sheet does not give among them, leave no window.
  * Source: IEC 62548-1; NFPA 70 690.7 (recalled).
@@ -70,36 +75,33 @@ const v = (x: number) => fixed(x, 2);
 export function stringWindow(i: WindowInputs): Answer<StringWindow> {
   const { module: m, inverter: t } = i;
   const limit = dcLimit({ module: m, inverter: t, survey: i });
-  const sheetErrors = sheetFindings(m)
-    .filter((f) => f.severity === 'error')
-    .map((f) => f.code);
   const missing = [
     ...(i.coldestC === null ? ['lowest design temperature'] : []),
     ...(i.hottestC === null ? ['hot design temperature'] : []),
     ...limit.missing,
     ...(t.startV === null ? [`start-up voltage of ${t.name}`] : []),
-    ...(sheetErrors.length ? [`a data sheet of ${m.name} without errors (${sheetErrors.join(', ')})`] : []),
+    ...moduleSheetWanted(m),
+    ...inverterSheetWanted(t),
   ];
-  if (i.coldestC === null || i.hottestC === null || limit.value === null || t.startV === null || sheetErrors.length) {
+  if (i.coldestC === null || i.hottestC === null || limit.value === null || t.startV === null || missing.length)
     return lacking(...missing);
-  }
-  const cold = coldModuleV(m, i.coldestC, i.coldMethod, i.engineered);
+  const cold = coldModuleV(m, i.coldestC, i.cold);
   if (cold.value === null) return lacking(...cold.missing);
   const hotC = hotCellC(i.hottestC, m.nmotC, i.mounting);
   if (!(i.coldestC < hotC)) return lacking('a cold design temperature below the hot cell temperature');
 
   const { limitV, by: limitedBy, because } = limit.value;
-  const { uocColdV, caution, working: coldWorking } = cold.value;
+  const { uocColdV, doubt, working: coldWorking } = cold.value;
   const uocHotV = openCircuitV(m, hotC);
   const umpHotV = maximumPowerV(m, hotC);
   const umpColdV = maximumPowerV(m, i.coldestC);
-  const maxModules = floored(limitV / uocColdV);
+  const maxModules = doubt?.verdict === 'stop' ? 0 : floored(limitV / uocColdV);
   const byTracking = ceiled(t.mpptMinV / umpHotV);
   const byStart = ceiled(t.startV / uocHotV);
   const minModules = Math.max(1, byTracking, byStart);
   const preferred = preferredLengths(t, umpHotV, umpColdV, minModules, maxModules);
   const notes = [
-    ...(caution ? [{ code: 'SW06' as const, text: caution }] : []),
+    ...(doubt ? [{ code: 'SW06' as const, text: doubt.text }] : []),
     ...(maxModules < minModules
       ? [
           {
@@ -128,6 +130,7 @@ export function stringWindow(i: WindowInputs): Answer<StringWindow> {
     minModules,
     maxModules,
     preferred: preferred === 'none' ? null : preferred,
+    doubt,
     notes,
     working: [
       because,
@@ -147,7 +150,7 @@ export function stringWindow(i: WindowInputs): Answer<StringWindow> {
 function preferredLengths(t: InverterType, umpHotV: number, umpColdV: number, minModules: number, maxModules: number) {
   if (t.fullPowerMinV === null || t.fullPowerMaxV === null) return null;
   const min = Math.max(minModules, ceiled(t.fullPowerMinV / umpHotV));
-  const max = Math.min(maxModules, floored(Math.min(t.fullPowerMaxV, t.mpptMaxV) / umpColdV));
+  const max = Math.min(maxModules, floored(t.fullPowerMaxV / umpColdV));
   return min <= max ? { min, max } : ('none' as const);
 }
 
@@ -159,9 +162,15 @@ export function coldReserveK(m: ModuleType, w: StringWindow, modules: number): n
   return (w.limitV / modules - w.uocColdV) / Math.abs(m.betaUocPerK * m.uocV);
 }
 
-/** What a window on a site rests on: a plane's module on an inverter type, under the survey. */
-export function windowInputs(survey: Survey, plane: Plane, module: ModuleType, inverter: InverterType): WindowInputs {
-  const { coldestC, hottestC, dcLegalMaxV, school, building, coldMethod, engineeredDocument } = survey;
+/** What a window on a site rests on: a plane's module on an inverter type, under the survey; the site's rated power, W, for the clause that asks it. */
+export function windowInputs(
+  survey: Survey,
+  plane: Plane,
+  module: ModuleType,
+  inverter: InverterType,
+  siteW: number | null,
+): WindowInputs {
+  const { coldestC, hottestC, dcLegalMaxV, school, building } = survey;
   return {
     module,
     inverter,
@@ -171,8 +180,7 @@ export function windowInputs(survey: Survey, plane: Plane, module: ModuleType, i
     dcLegalMaxV,
     school,
     building,
-    coldMethod,
-    engineered: { uocColdV: plane.engineeredUocColdV, document: engineeredDocument },
+    cold: coldBy(survey, plane, siteW),
   };
 }
 
@@ -182,8 +190,9 @@ export function windowOnSite(
   plane: Plane,
   module: ModuleType,
   inverter: InverterType,
+  siteW: number | null,
 ): Answer<StringWindow> {
-  return stringWindow(windowInputs(survey, plane, module, inverter));
+  return stringWindow(windowInputs(survey, plane, module, inverter, siteW));
 }
 
 /** One thing changed in the inputs, and the longest string that would be legal then. */
@@ -203,7 +212,7 @@ export function alternatives(i: WindowInputs): Alternative[] {
     i.coldestC === null
       ? []
       : [{ change: k > 0 ? '5 K warmer' : '5 K colder', maxModules: longest({ coldestC: i.coldestC + k }) }];
-  const other = i.coldMethod === 'table' ? 'coefficient' : 'table';
+  const other = i.cold.method === 'table' ? 'coefficient' : 'table';
   const inClass = (limitV: number | undefined) =>
     now && limitV !== undefined
       ? [{ change: `everything at ${limitV} V`, maxModules: floored(limitV / now.uocColdV) }]
@@ -211,7 +220,7 @@ export function alternatives(i: WindowInputs): Alternative[] {
   return [
     ...off(-5),
     ...off(5),
-    { change: `by the ${other} method`, maxModules: longest({ coldMethod: other }) },
+    { change: `by the ${other} method`, maxModules: longest({ cold: { ...i.cold, method: other } }) },
     ...inClass(now ? CLASSES_V.findLast((v) => v < now.limitV) : undefined),
     ...inClass(now ? CLASSES_V.find((v) => v > now.limitV) : undefined),
   ];

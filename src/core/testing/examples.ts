@@ -3,6 +3,7 @@ import type { ModuleType } from '../equipment/moduleType';
 import { blankRun } from '../ac/part';
 import { withChainNumbered } from '../links/edits';
 import { withInverter, withInverterType, withModuleType, withPlane } from '../testing/edits';
+import type { ColdBy } from '../strings/coldVoltage';
 import type { DcCable } from '../strings/part';
 import { BLANK_DC_CABLE } from '../strings/part';
 import type { AcRun } from '../ac/part';
@@ -83,6 +84,9 @@ export const T100: InverterType = {
 
 export const SURVEY: Survey = {
   ...emptyDesign('Test site').survey,
+  latitudeDeg: 52,
+  altitudeM: 100,
+  building: 'not on a building',
   coldestC: -12,
   hottestC: 38,
   dcLegalMaxV: 1500,
@@ -96,6 +100,13 @@ export const SURVEY: Survey = {
   rcdFitted: false,
   stopFitted: false,
   contactsFitted: false,
+};
+
+/** How the cold voltage is reckoned where a test says nothing else. */
+export const COLD_BY: ColdBy = {
+  method: 'coefficient',
+  engineered: { uocColdV: null, document: '', school: 'IEC', siteW: 250_000 },
+  countTolerance: false,
 };
 
 /** 6 mm² laid in threes on a hot roof. */
@@ -116,6 +127,7 @@ export function plane(id: string, moduleCount: number, over: Partial<Plane> = {}
     moduleTypeId: M575.id,
     moduleCount,
     mounting: 'pitched_gap',
+    rearShare: 0,
     position: { xM: 0, yM: 10, zM: 6 },
     edgeM: 0,
     engineeredUocColdV: null,

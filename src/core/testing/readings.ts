@@ -17,7 +17,7 @@ export const stringTest = (over: Partial<StringTest> = {}): StringReading =>
     voltageV: EXPECTED_V,
     currentA: null,
     coldestC: SURVEY.coldestC,
-    cold: coldOnSite(SURVEY, plane('p', 18), M575),
+    cold: coldOnSite(SURVEY, plane('p', 18), M575, 100_000),
     limitV: known(1100),
     sistersV: [EXPECTED_V, EXPECTED_V, EXPECTED_V],
     otherModules: null,

@@ -3,9 +3,13 @@ import type { RunResult } from '../ac/results';
 import { runResult } from '../ac/results';
 import type { AcBay, InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
+import type { Answer } from '../kernel/answer';
+import { known } from '../kernel/answer';
+import { newString } from '../site/parts';
 import type { Place, Plane, PvString } from '../site/parts';
 import type { Survey } from '../site/survey';
-import type { LoadedTracker, StringOnInput } from '../strings/onInput';
+import { rearGainOf } from '../strings/currents';
+import type { LoadedInverter, LoadedTracker, StringOnInput } from '../strings/onInput';
 import { loadedTrackers } from '../strings/onInput';
 import type { DcCable } from '../strings/part';
 import { windowOnSite } from '../strings/window';
@@ -38,6 +42,8 @@ interface OnInput {
   readonly cable?: Partial<DcCable>;
   readonly lengthM?: number | null;
   readonly parallel?: number;
+  readonly joined?: number;
+  readonly sharedM?: Answer<number>;
 }
 
 /** A string of 17 modules on input 1.1 with a home run of 40 m. */
@@ -48,16 +54,20 @@ export function onInput(over: OnInput = {}): StringOnInput {
   const type = { ...T100, ...over.type };
   const survey = { ...SURVEY, ...over.survey };
   return {
-    string: { id: 's-1', number: 1, planeId: lies.id, modules: 17, place, start: null, lengthM: null, ...over.string },
+    string: { ...newString('s-1', 1, lies.id, 17, place), ...over.string },
     place,
     plane: lies,
     module,
     unit: UNIT,
     type,
     survey,
-    window: windowOnSite(survey, lies, module, type),
+    window: windowOnSite(survey, lies, module, type, 100_000),
     lengthM: over.lengthM === undefined ? 40 : over.lengthM,
     parallel: over.parallel ?? 1,
+    joined: over.joined ?? 1,
+    sharedM: over.sharedM ?? known(0),
+    gain: rearGainOf(module, lies),
+    wanting: [],
     cable: { ...CABLE, ...over.cable },
   };
 }
@@ -71,3 +81,15 @@ export function onTracker(over: OnInput = {}, each: readonly OnInput[] = [{}]): 
   if (!tracker) throw new RangeError('each must hold a string');
   return tracker;
 }
+
+/** An inverter with so much DC power on it, W. */
+export const loadedInverter = (
+  dcW: number | null,
+  over: { readonly type?: Partial<InverterType>; readonly survey?: Partial<Survey> } = {},
+): LoadedInverter => ({
+  unit: UNIT,
+  type: { ...T100, ...over.type },
+  dcW,
+  survey: { ...SURVEY, ...over.survey },
+  wanting: [],
+});

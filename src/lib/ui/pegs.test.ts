@@ -30,7 +30,7 @@ describe('what the peg board draws again', () => {
   it('is the unit of a string that was locked', () => {
     const first = viewsOf(site);
     const s = site.strings.find((x) => x.place?.inverterId === 'inv-2')!;
-    const again = viewsOf({ ...site, locks: [{ kind: 'string', stringId: s.id, built: false }] }, first);
+    const again = viewsOf({ ...site, locks: [{ kind: 'string', stringId: s.id, built: false, kept: null }] }, first);
     expect(again.map((v, i) => v === first[i])).toEqual([true, false, true, true]);
     expect(again[1]!.locked).toEqual([s.id]);
   });

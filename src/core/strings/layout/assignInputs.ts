@@ -1,7 +1,8 @@
 import { ROUNDING } from '../../kernel/rounding';
 import type { PvString } from '../../site/parts';
 import { inPrintedOrder } from '../../site/line';
-import { placeKey } from '../../site/parts';
+import { newString, placeKey } from '../../site/parts';
+import { shortestHandOut } from './handOut';
 import type { FrozenString, LayoutCount, LayoutProblem } from './problem';
 import { parallelOn } from './problem';
 
@@ -15,21 +16,13 @@ interface Landed {
 
 /** Until it is numbered a new string goes by a name that no part of a design can have. */
 const isNew = (s: PvString) => s.id.startsWith('~');
-const newString = (id: string, planeId: string, modules: number): PvString => ({
-  id: `~${id}`,
-  number: 0,
-  planeId,
-  modules,
-  place: null,
-  start: null,
-  lengthM: null,
-});
 
 /**
  * Physical strings of each plane to units by the counts of a layout, with the shortest home runs.
  * Strings start side by side along the edge of their plane, so that the way to a unit is |x − x_u| plus what depends on the unit
  * alone: handing strings out from left to right to units from left to right is then the shortest (one-dimensional transport).
- * A string that may stay on its unit with its length stays; the others share what is left.
+ * Where starts were typed they count instead, and the transport is solved. A string that may stay on its unit with its length stays; the
+ * others share what is left.
  */
 function landStrings(problem: LayoutProblem, counts: readonly LayoutCount[], before: readonly PvString[]): Landed[] {
   const frozenById = new Map(problem.frozen.map((f) => [f.stringId, f]));
@@ -65,13 +58,50 @@ function landStrings(problem: LayoutProblem, counts: readonly LayoutCount[], bef
           b.modules - a.modules,
       );
     const free = own.filter((s) => !landed.has(s));
+    const handed = byPlace(problem, p, own, free, open) ?? free;
     const fresh = open.map(({ unit, modules }, i): Landed => {
-      const reused = free[i];
-      const string = reused ? { ...reused, modules } : newString(`${p}/${i}`, plane.id, modules);
+      const reused = handed[i];
+      const string = reused ? { ...reused, modules } : newString(`~${p}/${i}`, 0, plane.id, modules);
       return { string, plane: p, unit, frozen: null };
     });
     return [...own.flatMap((s) => landed.get(s) ?? []), ...fresh];
   });
+}
+
+/** A slot of a layout that no string fills yet. */
+interface Slot {
+  readonly unit: number;
+  readonly modules: number;
+}
+
+/**
+ * Free strings by the slots they go to, where somebody typed where strings start: those with the shortest ways in all. Null where nobody did,
+ * or where a place is unknown: then the order along the edge decides.
+ */
+function byPlace(
+  problem: LayoutProblem,
+  plane: number,
+  own: readonly PvString[],
+  free: readonly PvString[],
+  open: readonly Slot[],
+): (PvString | undefined)[] | null {
+  const { position, edgeM } = problem.planes[plane] ?? { position: null, edgeM: 0 };
+  const units = [...new Set(open.map((s) => s.unit))];
+  const ends = units.flatMap((u) => problem.units[u]?.position ?? []);
+  const going = free.slice(0, open.length);
+  const starts = going.flatMap(
+    (s) =>
+      s.start ??
+      (position ? [{ xM: position.xM + (edgeM * (own.indexOf(s) + 0.5)) / own.length, yM: position.yM }] : []),
+  );
+  if (going.every((s) => !s.start) || ends.length < units.length || starts.length < going.length) return null;
+  const ways = starts.map((s) => ends.map((e) => Math.abs(s.xM - e.xM) + Math.abs(s.yM - e.yM)));
+  const handed = shortestHandOut(
+    ways,
+    units.map((u) => open.filter((s) => s.unit === u).length),
+  );
+  const queues = units.map((_, at) => going.filter((_s, i) => handed[i] === at));
+  return open.map(({ unit }) => queues[units.indexOf(unit)]?.shift());
 }
 
 /** Strings of one class and length on one unit. */

@@ -1,16 +1,16 @@
 import type { MilpSolver } from '../../kernel/milp';
-import { withStrings } from '../arrange';
+import { withLockedRestored, withStrings } from '../arrange';
 import type { PvString } from '../../site/parts';
 import type { StringsDesign } from '../part';
-import type { Violation } from '../verifyLayout';
-import { verifyLayout } from '../verifyLayout';
+import type { Violation } from '../verify';
+import { verifyLayout } from '../verify';
 import type { Conflict } from './explain';
 import { explainConflict } from './explain';
 import type { Remaining } from './legalLayout';
 import { remainingOf } from './legalLayout';
 import type { Objective } from './objective';
 import { assignInputs } from './assignInputs';
-import type { Breadth, LayoutCount, LayoutProblem } from './problem';
+import type { Breadth, LayoutProblem } from './problem';
 import { layoutProblem } from './problem';
 import type { SearchOptions, FoundLayout } from './levelSearch';
 import { levelSearch } from './levelSearch';
@@ -35,12 +35,7 @@ export type BestLayoutAnswer =
   | { readonly layout: null; readonly missing: readonly string[]; readonly conflict: Conflict | null };
 
 /** Strings by plane, unit, tracker and input from counts, verified from the design alone against what the layout says of itself. */
-function layoutOf(
-  design: StringsDesign,
-  problem: LayoutProblem,
-  solved: Omit<FoundLayout, 'counts'> & { readonly counts: readonly LayoutCount[] },
-  breadth: Breadth,
-): BestLayout {
+function layoutOf(design: StringsDesign, problem: LayoutProblem, solved: FoundLayout, breadth: Breadth): BestLayout {
   const strings = assignInputs(problem, solved.counts, design.strings);
   const remaining = remainingOf(problem, solved.counts);
   const { objective, bound, proof, gap, secondsUsed } = solved;
@@ -53,23 +48,52 @@ function layoutOf(
   return { strings, objective, bound, proof, gap, secondsUsed, breadth, remaining, violations };
 }
 
+/** Share of the time that the search may take: the rest is for saying why, where there is something to say. */
+const SEARCH_SHARE = 0.8;
+
+interface Found {
+  readonly problem: LayoutProblem;
+  readonly solved: FoundLayout;
+  readonly breadth: Breadth;
+}
+
+/** The better of two widths: one that keeps every wish before one that does not, then fewer modules left over, then the narrower. */
+function wider(narrow: Found, wide: Found): Found {
+  if (!wide.solved.legal) return narrow;
+  return !narrow.solved.legal || wide.solved.objective.unused < narrow.solved.objective.unused ? wide : narrow;
+}
+
+function search(design: StringsDesign, solver: MilpSolver, options: SearchOptions, preferred: LayoutProblem): Found {
+  const narrow: Found = { problem: preferred, solved: levelSearch(preferred, solver, options), breadth: 'preferred' };
+  if (narrow.solved.legal && narrow.solved.objective.unused === 0) return narrow;
+  const legal = layoutProblem(design, 'legal').problem;
+  const timeLimitS = Math.max(0.5, options.timeLimitS - narrow.solved.secondsUsed);
+  return legal
+    ? wider(narrow, {
+        problem: legal,
+        solved: levelSearch(legal, solver, { ...options, timeLimitS }),
+        breadth: 'legal',
+      })
+    : narrow;
+}
+
 /**
  * The layout question of a design, answered: lengths that hold full power first; where modules stay over, the whole legal window, kept
  * only if fewer stay over. Every answer is verified before anybody sees it. Where demands contradict each other, which ones.
+ * Time for all of it, the reasons too: `timeLimitS`.
  */
-export function bestLayout(design: StringsDesign, solver: MilpSolver, options: SearchOptions): BestLayoutAnswer {
+export function bestLayout(now: StringsDesign, solver: MilpSolver, options: SearchOptions): BestLayoutAnswer {
+  const began = options.nowS();
+  const design = withLockedRestored(now);
   const preferred = layoutProblem(design, 'preferred');
   if (!preferred.problem) return { layout: null, missing: preferred.missing, conflict: null };
-  const first = levelSearch(preferred.problem, solver, options);
-  let best = layoutOf(design, preferred.problem, first, 'preferred');
-  if (first.objective.unused > 0) {
-    const legal = layoutProblem(design, 'legal').problem;
-    const left = Math.max(1, options.timeLimitS - first.secondsUsed);
-    const second = legal && levelSearch(legal, solver, { ...options, timeLimitS: left });
-    if (legal && second && second.objective.unused < first.objective.unused)
-      best = layoutOf(design, legal, second, 'legal');
-  }
-  const broken = best.violations.some((v) => v.predicate === 'V08');
-  const conflict = best.objective.unused > 0 || broken ? explainConflict(design, solver) : null;
-  return broken ? { layout: null, missing: [], conflict } : { layout: best, missing: [], conflict };
+  const searching = { ...options, timeLimitS: SEARCH_SHARE * options.timeLimitS };
+  const { problem, solved, breadth } = search(design, solver, searching, preferred.problem);
+  const layout = solved.legal ? layoutOf(design, problem, solved, breadth) : null;
+  const left = options.timeLimitS - (options.nowS() - began);
+  const conflict =
+    layout === null || layout.objective.unused > 0
+      ? explainConflict(design, solver, { nowS: options.nowS, timeLimitS: left })
+      : null;
+  return layout ? { layout, missing: [], conflict } : { layout: null, missing: [], conflict };
 }

@@ -7,15 +7,16 @@ export interface Lengths {
 export function stringCounts(modules: number, { min, max }: Lengths): { fewest: number; most: number } | null {
   const fewest = Math.ceil(modules / max);
   const most = Math.floor(modules / min);
-  return modules > 0 && fewest <= most ? { fewest, most } : null;
+  return modules > 0 && min <= max && fewest <= most ? { fewest, most } : null;
 }
 
 /**
  * Lengths that cut N modules into strings of lo…hi with the fewest left over, longest first, equal lengths preferred.
  * N can be cut whole iff ⌈N/hi⌉ ≤ ⌊N/lo⌋; s strings then have ⌊N/s⌋ or ⌈N/s⌉ modules. Otherwise as many as fit at hi.
- * `wanted` asks for that many strings where they can be had.
+ * `wanted` asks for that many strings where they can be had. A window that is upside down holds no length: nothing is cut.
  */
 export function cutPlane(modules: number, lengths: Lengths, wanted?: number): number[] {
+  if (lengths.max < lengths.min) return [];
   const can = stringCounts(modules, lengths);
   if (!can) return Array.from({ length: Math.floor(modules / lengths.min) }, () => lengths.max);
   const few = Array.from({ length: Math.min(3, can.most - can.fewest + 1) }, (_, i) => can.fewest + i);
@@ -29,5 +30,6 @@ export function cutPlane(modules: number, lengths: Lengths, wanted?: number): nu
 
 /** Fewest modules that strings of lo…hi leave over, by the closed form alone: 0 iff ⌈N/hi⌉ ≤ ⌊N/lo⌋, else N − ⌊N/lo⌋·hi. */
 export function leastLeft(modules: number, { min, max }: Lengths): number {
+  if (max < min) return modules;
   return Math.ceil(modules / max) <= Math.floor(modules / min) ? 0 : modules - Math.floor(modules / min) * max;
 }

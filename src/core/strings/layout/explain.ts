@@ -6,6 +6,7 @@ import { cutWords } from './legalLayout';
 import type { LayoutProblem, LengthWindow } from './problem';
 import { layoutProblem } from './problem';
 import { layoutProgram } from './program';
+import type { SearchOptions } from './levelSearch';
 
 /** What a layout is asked to keep to, in the order in which an explanation tries to do without. */
 const LIMITS = ['all_modules', 'n_min', 'n_max', 'trackers', 'pdc_max'] as const;
@@ -26,18 +27,29 @@ const QUESTION_S = 2;
 
 /**
  * Why a design with every module used has no layout: a deletion filter over named demands. Try without each in turn, and drop it for good
- * while the rest still conflicts; what is left is the smallest set of its kind. Null where there is no conflict, or none could be proved.
+ * while the rest still conflicts; what is left is the smallest set of its kind, or as far as it was narrowed down when time ran out. Null where
+ * there is no conflict, or none could be proved.
  */
-export function explainConflict(design: StringsDesign, solver: MilpSolver): Conflict | null {
+export function explainConflict(
+  design: StringsDesign,
+  solver: MilpSolver,
+  { nowS, timeLimitS }: Pick<SearchOptions, 'nowS' | 'timeLimitS'>,
+): Conflict | null {
+  const began = nowS();
+  const left = () => timeLimitS - (nowS() - began);
   const all: Demand[] = [
     ...LIMITS.map((name) => ({ name })),
     ...design.locks.filter((l) => l.kind !== 'use-all').map((lock) => ({ name: 'lock' as const, lock })),
   ];
   const conflicts = (demands: readonly Demand[]): boolean => {
+    if (left() <= 0) return false;
     const problem = asked(design, demands);
     if (!problem) return false;
     const { builder, cost } = layoutProgram(problem);
-    return solver(builder.minimising(cost.unused), { timeLimitS: QUESTION_S }).status === 'infeasible';
+    return (
+      solver(builder.minimising(cost.unused), { timeLimitS: Math.min(QUESTION_S, Math.max(0.05, left())) }).status ===
+      'infeasible'
+    );
   };
   if (!conflicts(all)) return null;
   let kept: readonly Demand[] = all;
@@ -47,7 +59,8 @@ export function explainConflict(design: StringsDesign, solver: MilpSolver): Conf
   }
   return {
     demands: kept.map((d) => (d.name === 'lock' ? `lock:${d.lock.kind}` : d.name)),
-    sentence: sentenceOf(design, kept),
+    sentence:
+      left() > 0 ? sentenceOf(design, kept) : `${contradiction(design, kept)} There was no time to narrow it down.`,
     release: kept.map((d) => releaseOf(design, d)),
   };
 }
@@ -99,8 +112,11 @@ function sentenceOf(design: StringsDesign, kept: readonly Demand[]): string {
     });
     if (stuck.length) return stuck.join(' ');
   }
-  return `These demands contradict each other: ${kept.map((d) => wordsOf(design, d)).join('; ')}. Dropping any one of them solves it.`;
+  return `${contradiction(design, kept)} Dropping any one of them solves it.`;
 }
+
+const contradiction = (design: StringsDesign, kept: readonly Demand[]): string =>
+  `These demands contradict each other: ${kept.map((d) => wordsOf(design, d)).join('; ')}.`;
 
 function wordsOf(design: StringsDesign, demand: Demand): string {
   if (demand.name === 'lock') return lockWords(design, demand.lock);
@@ -129,7 +145,7 @@ export function lockWords(design: StringsDesign, lock: Lock): string {
   const line = lineOf(design);
   switch (lock.kind) {
     case 'string': {
-      const number = line.string(lock.stringId)?.string.number ?? lock.stringId;
+      const number = line.string(lock.stringId)?.string.number ?? lock.kept?.number ?? lock.stringId;
       return `string ${number} ${lock.built ? 'is built and stays' : 'stays where it hangs'}`;
     }
     case 'plane-length':

@@ -2,11 +2,13 @@ import type { InverterType } from '../../equipment/inverterType';
 import { fixed } from '../../kernel/quantity';
 import { withInverterType } from '../../site/edits';
 import { lineOf } from '../../site/line';
+import { suitsGrid } from '../../site/nominalVoltage';
 import type { SiteInverter } from '../../site/parts';
 import { RATIO_LEAST_PERCENT, RATIO_MOST_PERCENT } from '../dcAcRatio';
 import type { StringsDesign } from '../part';
 import { objectiveOf } from './objective';
 import { layoutProblem } from './problem';
+import { LAYOUT_MOST_UNITS } from './size';
 import { startLayout } from './start';
 
 /** How many units of each type. */
@@ -27,7 +29,6 @@ export interface FleetAnswer extends Fleet {
 
 /** DC/AC ratio aimed at when nobody says otherwise (common practice: 1.1 to 1.3 on flat roofs). */
 const RATIO_WANTED = 1.2;
-const MOST_UNITS = 60;
 
 /**
  * What to hang here: fleets of one type, and of a large one with a smaller one for the rest, that suit the grid voltage and lie between
@@ -40,7 +41,8 @@ export function fleetsFor(
   ratioWanted = RATIO_WANTED,
 ): FleetAnswer[] {
   const watts = lineOf(design).drawnW;
-  const suited = shelf.filter((t) => design.survey.lineV !== null && t.nominalLineV === design.survey.lineV);
+  const { lineV } = design.survey;
+  const suited = shelf.filter((t) => lineV !== null && suitsGrid(lineV, t) === true);
   if (watts === 0 || suited.length === 0) return [];
   const seen = new Set<string>();
   const candidates = suited.flatMap((large) => {
@@ -75,7 +77,7 @@ export function fleetsFor(
       return (
         fresh &&
         total > 0 &&
-        total <= MOST_UNITS &&
+        total <= LAYOUT_MOST_UNITS &&
         f.units.every((u) => u.count > 0) &&
         100 * ratio >= RATIO_LEAST_PERCENT &&
         100 * ratio <= RATIO_MOST_PERCENT
@@ -93,7 +95,7 @@ export function fleetsFor(
 
 const unitsOf = (f: Fleet) => f.units.reduce((s, u) => s + u.count, 0);
 
-/** The design with this fleet in the place of its inverters; new units stand nowhere yet, under ids that nothing had before. */
+/** The design with this fleet in the place of its inverters; new units stand nowhere yet, under ids that nothing had before. Locks stay: those on what went are named as broken until a hand takes them off. */
 export function withFleet<D extends StringsDesign>(design: D, fleet: Fleet): D {
   const taken = new Set(design.inverters.map((u) => u.id));
   const inverters: SiteInverter[] = [];
@@ -109,12 +111,15 @@ export function withFleet<D extends StringsDesign>(design: D, fleet: Fleet): D {
     ...fleet.units.reduce((d, { type }) => withInverterType(d, type), design),
     inverters,
     strings: design.strings.map((s) => ({ ...s, place: null })),
-    locks: design.locks.filter((l) => !('inverterId' in l) && l.kind !== 'string'),
   };
 }
 
+/** Wishes that speak of no inverter and no string. */
+const locksOfPlanes = ({ locks }: StringsDesign) => locks.filter((l) => !('inverterId' in l) && l.kind !== 'string');
+
 function worthOf(design: StringsDesign, fleet: Fleet, ratioWanted: number): FleetAnswer[] {
-  const hung = withFleet(design, fleet);
+  // What a fleet is worth does not hang on locks of the units it would replace.
+  const hung = withFleet({ ...design, locks: locksOfPlanes(design) }, fleet);
   const { problem } = layoutProblem(hung, 'preferred');
   if (!problem) return [];
   const { counts } = startLayout(problem);

@@ -5,7 +5,7 @@ import { withStrings } from '../arrange';
 import type { SiteDesign } from '../../design';
 import { placeKey } from '../../site/parts';
 import { T100, plane, siteOf } from '../../testing/examples';
-import { verifyLayout } from '../verifyLayout';
+import { verifyLayout } from '../verify';
 import { cutPlane, leastLeft, stringCounts } from './cut';
 import { lockWords } from './explain';
 import { cutWords, legalLayout, remainingOf } from './legalLayout';
@@ -43,7 +43,7 @@ const anySite = fc
           edgeM: 20,
         }),
       ),
-      { ...T100, inputsPerTracker: inputs, ratedW: 1000 * ratedKw },
+      { ...T100, inputsPerTracker: inputs, ratedW: 1000 * ratedKw, maxApparentVa: 1100 * ratedKw },
     ),
   );
 const problemOf = (d: SiteDesign): LayoutProblem => {
@@ -144,7 +144,7 @@ describe('the start and the exchanges', () => {
     );
   });
   it('balance a fleet of two ratings at once: eight units of 100 and 125 kW inside one band', () => {
-    const t125 = { ...T100, id: 't125', name: 'T125', ratedW: 125_000, trackers: 12, dcMaxW: 187_500 };
+    const t125 = { ...T100, id: 't125', name: 'T125', ratedW: 125_000, maxApparentVa: 137_500, trackers: 12, dcMaxW: 187_500 };
     let d = siteOf(8, [plane('a', 816), plane('b', 612, { azimuthDeg: 0 }), plane('c', 304, { azimuthDeg: 270 })]);
     d = { ...d, equipment: { ...d.equipment, inverters: [...d.equipment.inverters, t125] } };
     d = { ...d, inverters: d.inverters.map((u, i) => (i > 5 ? { ...u, typeId: 't125' } : u)) };
@@ -267,7 +267,7 @@ describe('locks', () => {
   it('are said as people say them', () => {
     const laid = withStrings(d, legalLayout(d).strings);
     const words = (lock: Lock) => lockWords(laid, lock);
-    expect(words({ kind: 'string', stringId: laid.strings[0]!.id, built: true })).toBe(
+    expect(words({ kind: 'string', stringId: laid.strings[0]!.id, built: true, kept: null })).toBe(
       `string ${laid.strings[0]!.number} is built and stays`,
     );
     expect(words({ kind: 'plane-inverter', planeId: 'west', inverterId: 'inv-2' })).toBe('west on INV-02');

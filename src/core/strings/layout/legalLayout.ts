@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { pvStringSchema } from '../../site/parts';
+import { withLockedRestored } from '../arrange';
 import type { StringsDesign } from '../part';
 import { leastLeft } from './cut';
 import { objectiveOf } from './objective';
@@ -61,7 +62,8 @@ export function cutWords(modules: number, { min, max }: { min: number; max: numb
  * A layout at once, legal and proved nothing about: full-power lengths first, and the whole legal window where that leaves fewer
  * modules over. Strings that are locked stay where they are.
  */
-export function legalLayout(design: StringsDesign): Layout {
+export function legalLayout(now: StringsDesign): Layout {
+  const design = withLockedRestored(now);
   const preferred = layoutProblem(design, 'preferred');
   if (!preferred.problem) return { strings: [], remaining: [], missing: preferred.missing };
   const start = startLayout(preferred.problem);

@@ -26,6 +26,8 @@ export interface SearchOptions {
 export interface FoundLayout {
   readonly counts: readonly LayoutCount[];
   readonly objective: Objective;
+  /** Whether it keeps every wish and limit. Where none was found that does, no other figure here says anything. */
+  readonly legal: boolean;
   /** What is proved: no layout is better than this on a level while it equals the objective on every level before. */
   readonly bound: Objective;
   /** `optimal` only where bound and objective agree on every level. */
@@ -84,9 +86,15 @@ function held(program: LayoutProgram, objective: Objective, levels: readonly Lev
     .map((l) => rowAtMost(program.cost[l], objective[l] + slackOf(l, objective[l])));
 }
 
+/** Whether counts keep every limit and every wish: those that counts can show, every module used, and no more lengths than asked for. */
+const keepsWishes = (problem: LayoutProblem, counts: readonly LayoutCount[], worth: Objective): boolean =>
+  countsFit(problem, counts) &&
+  (!problem.useAll || worth.unused === 0) &&
+  (problem.maxLengths === null || worth.distinctLengths <= problem.maxLengths);
+
 /**
- * The best layout by the levels of the objective, one after the other: solve, hold, next. The constructive start is legal from the
- * first moment; what the solver finds replaces it only when it is better, and a level is called proved only with its bound met.
+ * The best layout by the levels of the objective, one after the other: solve, hold, next. What is found replaces what was
+ * there only when it keeps every wish and is better; a level is called proved only with its bound met.
  *
  * The pool of all units gives bounds for modules unused, lengths and doubled strings at once; exchanges from many cuts give a start
  * that is hard to beat; then the full program goes level by level from there. Last, among layouts of that worth, the one that moves
@@ -101,7 +109,9 @@ export function levelSearch(problem: LayoutProblem, solver: MilpSolver, options:
   let objective = objectiveOf(problem, counts);
   if (problem.before.length && countsFit(problem, problem.before)) {
     const worth = objectiveOf(problem, problem.before);
-    if (compareObjectives(worth, objective) <= 0) [counts, objective] = [problem.before, worth];
+    const kept = keepsWishes(problem, problem.before, worth);
+    if (kept && (!keepsWishes(problem, counts, objective) || compareObjectives(worth, objective) <= 0))
+      [counts, objective] = [problem.before, worth];
   }
   const bound: Record<Level, number> = {
     unused: unusedBound(problem),
@@ -113,16 +123,13 @@ export function levelSearch(problem: LayoutProblem, solver: MilpSolver, options:
   };
   const say = (level: Level, doing: string) =>
     options.onProgress?.({ doing, level, counts, objective, secondsUsed: used() });
-  const meetsDemands = (c: readonly LayoutCount[], o: Objective) =>
-    (!problem.useAll || o.unused === 0) && (problem.maxLengths === null || o.distinctLengths <= problem.maxLengths);
-  let legalStart = meetsDemands(counts, objective) && problem.ratioMin === null;
+  let legal = keepsWishes(problem, counts, objective);
   const takeIfBetter = (found: readonly LayoutCount[]) => {
     const worth = objectiveOf(problem, found);
-    if (!legalStart || compareObjectives(worth, objective) < 0) {
-      counts = found;
-      objective = worth;
-      legalStart = true;
-    }
+    if (!keepsWishes(problem, found, worth) || (legal && compareObjectives(worth, objective) >= 0)) return;
+    counts = found;
+    objective = worth;
+    legal = true;
   };
   say('unused', 'A legal start');
 
@@ -140,6 +147,8 @@ export function levelSearch(problem: LayoutProblem, solver: MilpSolver, options:
   takeIfBetter(shared.counts);
 
   LEVELS.forEach((level, i) => {
+    // While nothing legal is known there is nothing to hold: the first level is asked for any layout at all, the others not.
+    if (!legal && i > 0) return;
     const before = LEVELS.slice(0, i);
     if (level === 'distinctLengths' || level === 'lengthSpread' || level === 'doubled') {
       const answer = solver(
@@ -155,35 +164,38 @@ export function levelSearch(problem: LayoutProblem, solver: MilpSolver, options:
       bound[level] = raised(level, answer.bound);
     }
     say(level, 'Proving');
-    if (objective[level] <= bound[level] + slackOf(level, bound[level])) {
+    if (legal && objective[level] <= bound[level] + slackOf(level, bound[level])) {
       bound[level] = objective[level];
       return;
     }
-    const share = level === 'homeRunM' ? 0.6 : level === 'doubled' ? 0.9 : 0.4;
+    const share = !legal ? 0.9 : level === 'homeRunM' ? 0.6 : level === 'doubled' ? 0.9 : 0.4;
     const answer = solver(program.builder.minimising(program.cost[level], held(program, objective, before)), {
       timeLimitS: Math.max(0.1, left() * share),
-      ...(legalStart ? { start: program.valuesOf(counts) } : {}),
+      ...(legal ? { start: program.valuesOf(counts) } : {}),
       onProgress: () => say(level, 'Searching'),
     });
     if (answer.values) takeIfBetter(program.countsOf(answer.values));
+    if (!legal) return;
     bound[level] = Math.min(objective[level], Math.max(bound[level], raised(level, answer.bound)));
     if (answer.status === 'optimal') bound[level] = objective[level];
   });
 
-  if (problem.before.length && program.moved.size && left() > 0.2) {
+  if (legal && problem.before.length && program.moved.size && left() > 0.2) {
     say('doubled', 'Moving as little as can be');
     const answer = solver(program.builder.minimising(program.moved, held(program, objective, LEVELS)), {
       timeLimitS: left(),
       start: program.valuesOf(counts),
     });
     const found = answer.values && program.countsOf(answer.values);
-    if (found && compareObjectives(objectiveOf(problem, found), objective) <= 0) counts = found;
+    if (found && countsFit(problem, found) && compareObjectives(objectiveOf(problem, found), objective) <= 0)
+      counts = found;
   }
 
   const open = LEVELS.find((l) => objective[l] - bound[l] > slackOf(l, objective[l]));
   return {
     counts,
     objective,
+    legal,
     bound,
     proof: open ? 'gap' : 'optimal',
     gap: open ? { level: open, percent: gapPercent(problem, open, objective, bound) } : null,

@@ -1,3 +1,4 @@
+import type { SchoolName } from '../../conductor/school';
 import type { InverterType } from '../../equipment/inverterType';
 import type { ModuleType } from '../../equipment/moduleType';
 import { classOf } from '../../site/parts';
@@ -5,10 +6,13 @@ import { ROUNDING, within } from '../../kernel/rounding';
 import { lineOf } from '../../site/line';
 import type { Plane } from '../../site/parts';
 import type { Position } from '../../site/position';
+import { lockedAndGone, withLockedRestored } from '../arrange';
 import type { StringsDesign } from '../part';
-import { trackerCurrents } from '../currents';
+import { rearGainOf, trackerCurrents } from '../currents';
+import { fuseProtects, fuseRange } from '../fuses';
 import { HOME_RUN_SLACK } from '../homeRun';
 import { wayM } from '../../site/position';
+import { smallerSiteWanted } from './size';
 import { windowOnSite } from '../window';
 
 /** The layout as numbers: what the start, the program and the placing of strings work on. Nothing of the site is left to look up. */
@@ -77,31 +81,43 @@ export interface LayoutCount {
   readonly strings: number;
 }
 
+interface FittedFuse {
+  readonly fuseA: number | null;
+  readonly school: SchoolName;
+}
+
 export type Breadth = 'preferred' | 'legal';
 
 export type ProblemAnswer =
   | { readonly problem: LayoutProblem; readonly missing: readonly [] }
   | { readonly problem: null; readonly missing: readonly string[] };
 
-/** How many equal strings one tracker bears: its inputs, its currents, and unfused modules unless the strings are fused. 0: not even one. */
-function parallelStrings(module: ModuleType, type: InverterType, plane: Plane, fused: boolean): number {
-  const c = trackerCurrents(module, type, plane.mounting, 1);
+/** How many equal strings one tracker bears: its inputs, its currents, and unfused modules unless a fuse that protects is fitted. 0: not even one. */
+function parallelStrings(module: ModuleType, type: InverterType, gain: number, fuse: FittedFuse): number {
+  const c = trackerCurrents(module, type, gain, 1);
+  const range = fuseRange(module, gain, fuse.school);
+  const fused = fuse.fuseA !== null && fuseProtects(range, fuse.school, fuse.fuseA);
+  // A fuse that does not protect is a stop of its own: no string goes there until it is changed.
+  if (fuse.fuseA !== null && !fused) return 0;
   if (type.connectorMaxA !== null && !within(c.inputA, type.connectorMaxA)) return 0;
   return Math.min(type.inputsPerTracker, c.maxByTracker, fused ? Number.POSITIVE_INFINITY : c.maxUnfused);
 }
 
 /**
  * The numbers of a design's layout, with its locks. `preferred` keeps to lengths that hold full power where a unit has any.
- * Names what is missing instead of guessing: with any window unknown there is no layout.
+ * Locked strings are where their locks remember them. Names what is missing instead of guessing: with any window unknown there is no layout.
  */
-export function layoutProblem(design: StringsDesign, breadth: Breadth): ProblemAnswer {
+export function layoutProblem(now: StringsDesign, breadth: Breadth): ProblemAnswer {
+  const design = withLockedRestored(now);
   const line = lineOf(design);
-  const missing = new Set<string>();
+  const missing = new Set([...smallerSiteWanted(design.inverters.length), ...lockedAndGone(design)]);
+  if (missing.size) return { problem: null, missing: [...missing] };
   const locks = design.locks;
   const one = <K extends (typeof locks)[number]['kind']>(kind: K) =>
     locks.filter((l): l is Extract<typeof l, { kind: K }> => l.kind === kind);
   const noDoubling = one('no-doubling').length > 0;
-  const fused = design.dcCable.fuseA !== null;
+  const fuse = { fuseA: design.dcCable.fuseA, school: design.survey.school };
+  const siteW = line.ratedW || null;
 
   const planes = design.planes.filter((p) => p.moduleCount > 0);
   const units = design.inverters.map((inverter): LayoutUnit => {
@@ -131,15 +147,16 @@ export function layoutProblem(design: StringsDesign, breadth: Breadth): ProblemA
       const key = `${plane.id}|${type.id}`;
       const before = known.get(key);
       if (before !== undefined) return before;
-      const answer = windowOnSite(design.survey, plane, module, type);
-      answer.missing.forEach((m) => missing.add(m));
+      const answer = windowOnSite(design.survey, plane, module, type, siteW);
+      const gain = rearGainOf(module, plane);
+      [...answer.missing, ...gain.missing].forEach((m) => missing.add(m));
       const w = answer.value;
       const lengths =
         w &&
         (breadth === 'preferred'
           ? (w.preferred ?? { min: w.minModules, max: w.maxModules })
           : { min: w.minModules, max: w.maxModules });
-      const parallel = parallelStrings(module, type, plane, fused);
+      const parallel = gain.value === null ? 0 : parallelStrings(module, type, gain.value, fuse);
       const found: LengthWindow | null =
         !w || !lengths || parallel === 0
           ? null

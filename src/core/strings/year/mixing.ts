@@ -1,5 +1,5 @@
 import { withStrings } from '../arrange';
-import type { PvString } from '../../site/parts';
+import { newString } from '../../site/parts';
 import type { StringsDesign } from '../part';
 
 /** One of two strings that would share a tracker. */
@@ -14,14 +14,8 @@ export function onlyMixed<D extends StringsDesign>(
   inverterId: string,
   parts: readonly [MixPart, MixPart],
 ): D {
-  const strings = parts.map(({ planeId, modules }, i): PvString => ({
-    id: `mix-${i + 1}`,
-    number: i + 1,
-    planeId,
-    modules,
-    place: { inverterId, tracker: 1, input: i + 1, branch: 1 },
-    start: null,
-    lengthM: null,
-  }));
+  const strings = parts.map(({ planeId, modules }, i) =>
+    newString(`mix-${i + 1}`, i + 1, planeId, modules, { inverterId, tracker: 1, input: i + 1, branch: 1 }),
+  );
   return withStrings({ ...design, locks: [] }, strings);
 }

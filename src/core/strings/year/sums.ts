@@ -21,6 +21,7 @@ export class YearSums {
   private readonly modelOf = modelsOf();
   private readonly trackerKwh: number[];
   private readonly mismatchKwh: number[];
+  private readonly limitedKwh: number[];
   private readonly planeWh: number[];
   private readonly heat = Array.from({ length: 12 }, () => Array.from({ length: 24 }, () => 0));
   private readonly monthlyKwh = Array.from({ length: 12 }, () => 0);
@@ -42,6 +43,7 @@ export class YearSums {
     this.kept = 1 - design.energy.lossPercent / 100;
     this.trackerKwh = this.trackers.map(() => 0);
     this.mismatchKwh = this.trackers.map(() => 0);
+    this.limitedKwh = this.trackers.map(() => 0);
     this.planeWh = design.planes.map(() => 0);
   }
 
@@ -84,7 +86,8 @@ export class YearSums {
       };
       let [dcW, openV] = [0, 0];
       for (const { tracker, index } of own) {
-        const t = trackerHour(tracker, lit, this.kept, shareKept);
+        const t = trackerHour(tracker, lit, this.kept, type.trackerOperatingMaxA, shareKept);
+        this.limitedKwh[index] = (this.limitedKwh[index] ?? 0) + (weight * t.limitedW) / 1000;
         this.cableWh += weight * t.cableW;
         this.trackerKwh[index] = (this.trackerKwh[index] ?? 0) + (weight * t.powerW) / 1000;
         this.mismatchKwh[index] = (this.mismatchKwh[index] ?? 0) + (weight * t.mismatchW) / 1000;
@@ -115,6 +118,7 @@ export class YearSums {
         tracker: t.tracker,
         strings: t.parts.reduce((sum, p) => sum + p.strings, 0),
         dcKwh: this.trackerKwh[i] ?? 0,
+        limitedKwh: this.limitedKwh[i] ?? 0,
         mismatchKwh: this.mismatchKwh[i] ?? 0,
       })),
       heatMapKw: this.heat.map((row, m) => row.map((kwh) => kwh / (DAYS[m] ?? 30))),
@@ -128,6 +132,7 @@ export class YearSums {
       dcKwh: total((u) => u.dcKwh),
       acKwh,
       clippedPercent: acKwh + clippedKwh > 0 ? (100 * clippedKwh) / (acKwh + clippedKwh) : 0,
+      limitedKwh: this.limitedKwh.reduce((a, b) => a + b, 0),
       mismatchKwh: this.mismatchKwh.reduce((a, b) => a + b, 0),
       cableKwh: this.cableWh / 1000,
       kwhPerKwp: dcW > 0 ? acKwh / (dcW / 1000) : 0,

@@ -1,5 +1,7 @@
-import { homeRunOhm } from '../../conductor/pvCable';
-import { homeRunLengths } from '../homeRun';
+import { placeKey } from '../../site/parts';
+import { homeRunLengths, wayOhm } from '../homeRun';
+import { lineOf } from '../../site/line';
+import type { Place, PvString } from '../../site/parts';
 import type { StringsDesign } from '../part';
 
 /** Strings of a tracker that see the same light and have the same length. */
@@ -26,7 +28,14 @@ export function yearTrackers(design: StringsDesign): YearTracker[] {
   const planeAt = new Map(design.planes.map((p, i) => [p.id, i]));
   const unitAt = new Map(design.inverters.map((u, i) => [u.id, i]));
   const lengths = homeRunLengths(design);
+  const line = lineOf(design);
   const { sectionMm2, conductorC } = design.dcCable;
+  /** On a Y the shared part as typed; while nobody said, all of it: the most it can lose. */
+  const wayOf = (s: PvString, place: Place, lengthM: number) => {
+    const second = line.stringAt(placeKey({ ...place, branch: 2 }));
+    const sharedM = second ? Math.min(lengthM, second.yM ?? lengthM) : 0;
+    return { lengthM, sharedM, joined: second ? 2 : 1, leadsM: s.leadsM };
+  };
   const groups = new Map<string, { unit: number; tracker: number; parts: Map<string, Mutable<Part>> }>();
   for (const s of design.strings) {
     const plane = planeAt.get(s.planeId);
@@ -37,7 +46,8 @@ export function yearTrackers(design: StringsDesign): YearTracker[] {
     groups.set(key, group);
     const part = group.parts.get(`${plane}|${s.modules}`) ?? { plane, modules: s.modules, strings: 0, ohm: 0 };
     const lengthM = lengths.get(s.id) ?? null;
-    part.ohm += sectionMm2 === null || lengthM === null ? 0 : homeRunOhm(lengthM, sectionMm2, conductorC);
+    part.ohm +=
+      sectionMm2 === null || lengthM === null ? 0 : wayOhm(wayOf(s, s.place, lengthM), sectionMm2, conductorC);
     part.strings += 1;
     group.parts.set(`${plane}|${s.modules}`, part);
   }

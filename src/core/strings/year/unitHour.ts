@@ -10,32 +10,44 @@ export interface TrackerHour {
   readonly powerW: number;
   readonly cableW: number;
   readonly mismatchW: number;
+  /** At most lost because the tracker takes no more current, W. */
+  readonly limitedW: number;
   /** Highest open-circuit voltage of its strings, V. */
   readonly openV: number;
 }
 
 /**
- * Power of a tracker, W: Σ strings·max(0, n·P·kept − R·I²), less what sharing a voltage costs.
- * kept share after general losses, 0…1 · shareKept what is left after mixing, asked only where strings are unlike.
+ * Power of a tracker, W: Σ strings·max(0, n·P·kept − R·I²), less what sharing a voltage costs, less what is above its operating current.
+ * kept share after general losses, 0…1 · shareKept what is left after mixing, asked only where strings are unlike · limitA the most the
+ * tracker takes, A. Error: a tracker at its limit moves to a higher voltage and loses less than I_mp/I_limit says; this is the most it loses.
  */
 export function trackerHour(
   t: YearTracker,
   lit: readonly (LitPlane | null)[],
   kept: number,
+  limitA: number,
   shareKept: (t: YearTracker) => number,
 ): TrackerHour {
-  let [powerW, cableW, openV] = [0, 0, 0];
+  let [powerW, cableW, openV, currentA] = [0, 0, 0, 0];
   for (const part of t.parts) {
     const l = lit[part.plane];
     if (!l) continue;
     const lostW = part.ohm * l.currentA * l.currentA;
     cableW += part.strings * lostW;
+    currentA += part.strings * l.currentA;
     powerW += part.strings * Math.max(0, part.modules * l.moduleW * kept - lostW);
     openV = Math.max(openV, part.modules * l.openV);
   }
-  if (!t.mixed) return { powerW, cableW, mismatchW: 0, openV };
-  const share = shareKept(t);
-  return { powerW: powerW * share, cableW, mismatchW: powerW * (1 - share), openV };
+  const share = t.mixed ? shareKept(t) : 1;
+  const taken = currentA > limitA ? limitA / currentA : 1;
+  const sharedW = powerW * share;
+  return {
+    powerW: sharedW * taken,
+    cableW,
+    mismatchW: powerW * (1 - share),
+    limitedW: sharedW * (1 - taken),
+    openV,
+  };
 }
 
 /** An inverter in one state of light, W. */

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { plane, siteOf, T100 } from '../../testing/examples';
 import type { SiteDesign } from '../../design';
 import { BLANK_DC_CABLE } from '../part';
+import { newString } from '../../site/parts';
 import { withStrings } from '../arrange';
 import { readEpw } from '../../weather/epw';
 import { moduleModel, parametersAt } from '../curve/diode';
@@ -25,15 +26,14 @@ function siteWith(planes: Parameters<typeof plane>[2][], kwp: number, ratedW: nu
   d = withStrings(
     d,
     planes.flatMap((_, i) =>
-      Array.from({ length: each }, (_x, k) => ({
-        id: `s${i}-${k}`,
-        number: i * 100 + k + 1,
-        planeId: `p${i}`,
-        modules: 20,
-        place: { inverterId: 'inv-1', tracker: i * each + k + 1, input: 1, branch: 1 as const },
-        start: null,
-        lengthM: null,
-      })),
+      Array.from({ length: each }, (_x, k) =>
+        newString(`s${i}-${k}`, i * 100 + k + 1, `p${i}`, 20, {
+          inverterId: 'inv-1',
+          tracker: i * each + k + 1,
+          input: 1,
+          branch: 1,
+        }),
+      ),
     ),
   );
   return {
@@ -132,7 +132,7 @@ describe('a year at 48° N 11° E, 2025 (formulas of the sources named in the co
       const wired = yearOf({
         ...d,
         dcCable: { ...d.dcCable, sectionMm2: 6 },
-        strings: d.strings.map((s) => ({ ...s, lengthM: 55 })),
+        strings: d.strings.map((s) => ({ ...s, lengthM: 55, lengthToId: 'inv-1' })),
       });
       // Loss at full light is 0.75 %·18/20 of the power; over a year the factor on it is Σ G²/(1000·Σ G), 0.6 to 0.8.
       const percent = (100 * wired.cableKwh) / (wired.dcKwh + wired.cableKwh);

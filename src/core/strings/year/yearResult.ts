@@ -25,6 +25,7 @@ const trackerYearSchema = z.object({
   tracker: z.number(),
   strings: z.number(),
   dcKwh: z.number(),
+  limitedKwh: z.number().default(0).meta({ description: 'At most lost to the operating current a tracker takes' }),
   mismatchKwh: z
     .number()
     .meta({ description: 'What unlike strings on it cost against trackers of their own; 0 for like ones' }),
@@ -44,6 +45,7 @@ export const yearResultSchema = z
     dcKwh: z.number(),
     acKwh: z.number(),
     clippedPercent: z.number(),
+    limitedKwh: z.number().default(0).meta({ description: 'At most lost to the operating current a tracker takes' }),
     mismatchKwh: z.number(),
     cableKwh: z.number(),
     kwhPerKwp: z.number(),
@@ -55,10 +57,15 @@ export const yearResultSchema = z
   .meta({ id: 'YearOfEnergy' });
 export type YearResult = Readonly<z.infer<typeof yearResultSchema>>;
 
+/** Clipped energy that is worth a word, per cent (common practice). */
+const CLIPPED_MOST_PERCENT = 3;
+
 /** What is odd about a unit's DC/AC ratio or clipping, in words; empty where nothing is (common practice: 90 to 150 %, 3 % clipped). */
 export function ratioWords(u: Pick<UnitYear, 'dcW' | 'ratedW' | 'clippedPercent'>): string {
   const percent = (100 * u.dcW) / u.ratedW;
-  if (percent < RATIO_LEAST_PERCENT) return 'larger than needed (SY02)';
-  if (percent > RATIO_MOST_PERCENT) return 'above the usual 150 % (SY03)';
-  return u.clippedPercent > 3 ? 'clips more than 3 % (SY04)' : '';
+  return [
+    ...(percent < RATIO_LEAST_PERCENT ? ['larger than needed (SY02)'] : []),
+    ...(percent > RATIO_MOST_PERCENT ? ['above the usual 150 % (SY03)'] : []),
+    ...(u.clippedPercent > CLIPPED_MOST_PERCENT ? ['clips more than 3 % (SY04)'] : []),
+  ].join('; ');
 }

@@ -89,6 +89,7 @@ export const plane = pgTable(
     moduleTypeId: text('module_type_id').notNull(),
     moduleCount: integer('module_count').notNull(),
     mounting: text('mounting').notNull(),
+    rearShare: doublePrecision('rear_share'),
     position: jsonb('position').$type<Position | null>(),
     edgeM: doublePrecision('edge_m').notNull().default(0),
     engineeredUocColdV: doublePrecision('engineered_uoc_cold_v'),

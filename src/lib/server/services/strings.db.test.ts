@@ -52,11 +52,24 @@ describe('locks, cable and Y-branches in the database', () => {
       ...design,
       strings: design.strings.map((s) =>
         s.id === b!.id
-          ? { ...s, place: { ...a!.place!, branch: 2 as const }, start: { xM: 1.5, yM: 2 }, lengthM: 33.3 }
+          ? {
+              ...s,
+              place: { ...a!.place!, branch: 2 as const },
+              start: { xM: 1.5, yM: 2 },
+              lengthM: 33.3,
+              lengthToId: a!.place!.inverterId,
+              leadsM: 21,
+              yM: 4.5,
+            }
           : s,
       ),
       locks: [
-        { kind: 'string', stringId: a!.id, built: true },
+        {
+          kind: 'string',
+          stringId: a!.id,
+          built: true,
+          kept: { number: a!.number, planeId: a!.planeId, modules: a!.modules, place: a!.place },
+        },
         { kind: 'max-lengths', count: 3 },
       ],
     };

@@ -6,16 +6,19 @@ import { pvString } from './tables.server';
 type Columns = typeof pvString.$inferSelect;
 
 function stringOf(row: Row): PvString {
-  const { id, number, planeId, modules, inverterId, tracker, input, branch, start, lengthM } = row as Columns;
+  const { inverterId, tracker, input, branch, start, ...s } = row as Columns;
   const hangs = inverterId !== null && tracker !== null && input !== null;
   return {
-    id,
-    number,
-    planeId,
-    modules,
+    id: s.id,
+    number: s.number,
+    planeId: s.planeId,
+    modules: s.modules,
     place: hangs ? { inverterId, tracker, input, branch: branch === 2 ? 2 : 1 } : null,
     start: start ?? null,
-    lengthM,
+    lengthM: s.lengthM,
+    lengthToId: s.lengthToId,
+    leadsM: s.leadsM,
+    yM: s.yM,
   };
 }
 

@@ -30,6 +30,11 @@ export const pvString = pgTable(
     branch: smallint('branch'),
     start: jsonb('start').$type<PvString['start']>(),
     lengthM: doublePrecision('length_m'),
+    /** The inverter the length was measured to: it may be gone, and the string hang elsewhere. */
+    lengthToId: text('length_to_id'),
+    leadsM: doublePrecision('leads_m'),
+    /** Of the second string of a Y: from the Y to the input. */
+    yM: doublePrecision('y_m'),
   },
   (t) => [
     primaryKey({ columns: [t.siteId, t.id] }),

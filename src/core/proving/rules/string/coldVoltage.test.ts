@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import { known, lacking } from '../../../kernel/answer';
 import { coldModuleV } from '../../../strings/coldVoltage';
 import { edges } from '../../../testing/edges';
-import { M575 } from '../../../testing/examples';
+import { COLD_BY, M575 } from '../../../testing/examples';
 import { stringTest } from '../../../testing/readings';
 import { MEASURED_COLD } from './coldVoltage';
 
@@ -23,7 +23,7 @@ edges(MEASURED_COLD, {
 
 it('is read by the method of the site: a table of 1.14 at −10 °C carries the reading 5 % further than the coefficient', () => {
   const by = (method: 'coefficient' | 'table') =>
-    stringTest({ cold: coldModuleV(M575, -10, method, { uocColdV: null, document: '' }), coldestC: -10 });
+    stringTest({ cold: coldModuleV(M575, -10, { ...COLD_BY, method }), coldestC: -10 });
   const [table, coefficient] = [by('table').coldV ?? 0, by('coefficient').coldV ?? 0];
   expect(table / coefficient).toBeCloseTo(1.14 / (1 + 0.00251 * 35), 9);
   // Against the design figure of the same method nothing is odd.
@@ -32,7 +32,7 @@ it('is read by the method of the site: a table of 1.14 at −10 °C carries the 
 
 it('never takes less than the reading itself', () =>
   expect(
-    MEASURED_COLD.check(stringTest({ cold: known({ uocColdV: 40, factor: 0.8, working: '', caution: null }) }), {
+    MEASURED_COLD.check(stringTest({ cold: known({ uocColdV: 40, factor: 0.8, working: '', doubt: null }) }), {
       element: 'string',
       path: '',
     }).value,

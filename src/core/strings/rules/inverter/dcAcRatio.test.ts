@@ -1,10 +1,9 @@
 import { expect, it } from 'vitest';
 import { edges } from '../../../testing/edges';
-import { T100 } from '../../../testing/examples';
+import { loadedInverter } from '../../../testing/subjects';
 import { DC_AC_RATIO } from './dcAcRatio';
 
-const unit = { id: 'i', tag: 'INV-01', typeId: T100.id, position: null };
-const ratio = (percent: number | null) => ({ unit, type: T100, dcW: percent === null ? null : 1000 * percent });
+const ratio = (percent: number | null) => loadedInverter(percent === null ? null : 1000 * percent);
 
 edges(DC_AC_RATIO, {
   holds: [ratio(90), ratio(120), ratio(150)],

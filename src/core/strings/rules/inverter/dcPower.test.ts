@@ -1,9 +1,8 @@
 import { edges } from '../../../testing/edges';
-import { T100 } from '../../../testing/examples';
+import { loadedInverter } from '../../../testing/subjects';
 import { DC_POWER } from './dcPower';
 
-const unit = { id: 'i', tag: 'INV-01', typeId: T100.id, position: null };
-const loaded = (dcW: number | null, dcMaxW: number | null = 150_000) => ({ unit, type: { ...T100, dcMaxW }, dcW });
+const loaded = (dcW: number | null, dcMaxW: number | null = 150_000) => loadedInverter(dcW, { type: { dcMaxW } });
 
 edges(DC_POWER, {
   holds: [loaded(150_000), loaded(90_000)],

@@ -7,11 +7,23 @@ import { COLD_VOLTAGE } from './coldVoltage';
 const COLD_19_V = 19 * 51.62 * (1 + 0.00251 * 37);
 const limit = (dcMaxV: number) => onInput({ string: { modules: 19 }, type: { dcMaxV, mpptMaxV: 900 } });
 
+const stamped = (engineeredUocColdV: number) =>
+  onInput({
+    plane: { engineeredUocColdV },
+    survey: { school: 'NEC', coldMethod: 'engineered', engineeredDocument: 'E-12' },
+    string: { modules: 10 },
+  });
+
 edges(COLD_VOLTAGE, {
-  holds: [limit(COLD_19_V / 0.9899), limit(1500)],
-  tight: [limit(COLD_19_V / 0.9901), limit(COLD_19_V)],
-  stops: [limit(COLD_19_V - 0.01)],
+  holds: [limit(COLD_19_V / 0.9899), limit(1500), stamped(55)],
+  // A stamped figure more than 3 % under the coefficient's is looked at again, one that no module has stops.
+  tight: [limit(COLD_19_V / 0.9901), limit(COLD_19_V), stamped(54.5)],
+  stops: [limit(COLD_19_V - 0.01), stamped(50), stamped(80)],
   without: { 'the window of the string': onInput({ survey: { coldestC: null } }) },
+  says: [
+    [stamped(54.5), /./, /./, /./, /3\.\d+ % below the coefficient method .* look at it again/],
+    [stamped(50), /./, /./, /./, /50 V is no cold voltage of M575/],
+  ],
   numbers: [[limit(1100), { value: COLD_19_V, limit: 1100 }]],
 });
 

@@ -28,6 +28,8 @@ export const COLD_VOLTAGE = rule<StringOnInput>()({
       },
       RESERVE_PERCENT,
     );
+    const { doubt } = w;
+    if (doubt && j.verdict !== 'stop') return withVerdict(j, doubt.verdict, () => [doubt.text]);
     if (j.verdict !== 'tight') return j;
     return withVerdict(j, 'tight', () => [
       `A coldest morning ${fixed(coldReserveK(module, w, n), 1)} K colder than entered breaks this.`,

@@ -4,12 +4,12 @@ import { FULL_POWER } from './fullPower';
 
 const HOT_17_V = 17 * 42.8 * (1 - 0.00344 * 41.75);
 const COLD_17_V = 17 * 42.8 * (1 + 0.00344 * 37);
-const range = (fullPowerMinV: number | null, fullPowerMaxV: number | null, mpptMaxV = 1000) =>
-  onInput({ type: { fullPowerMinV, fullPowerMaxV, mpptMaxV } });
+const range = (fullPowerMinV: number | null, fullPowerMaxV: number | null) =>
+  onInput({ type: { fullPowerMinV, fullPowerMaxV } });
 
 edges(FULL_POWER, {
   holds: [range(HOT_17_V, COLD_17_V), range(540, 850)],
-  tight: [range(HOT_17_V + 0.01, 850), range(540, COLD_17_V - 0.01), range(540, 850, COLD_17_V - 0.01)],
+  tight: [range(HOT_17_V + 0.01, 850), range(540, COLD_17_V - 0.01)],
   without: {
     'the window of the string': onInput({ survey: { coldestC: null } }),
     'full-power range of the inverter': range(540, null),

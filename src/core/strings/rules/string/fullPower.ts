@@ -25,10 +25,9 @@ export const FULL_POWER = rule<StringOnInput>()({
       missing: (s) => [`full-power range of ${s.type.name}`],
     },
   },
-  judge: ({ w, minV, maxV }, { string: { modules: n }, module, type }) => {
+  judge: ({ w, minV, maxV: upperV }, { string: { modules: n }, module }) => {
     const hotV = n * w.umpHotV;
     const coldV = n * w.umpColdV;
-    const upperV = Math.min(maxV, type.mpptMaxV);
     const [lowWhenHot, highWhenCold] = [hotV < minV, coldV > upperV];
     const loses = lowWhenHot || highWhenCold;
     const margin = Math.min((100 * (hotV - minV)) / minV, (100 * (upperV - coldV)) / upperV);

@@ -4,7 +4,7 @@ import { HOT_VOLTAGE } from './hotVoltage';
 
 /** 38 °C + 28.75 K by NMOT 43 °C; 17 × 42.8 V × (1 − (0.00298 + 0.00046) × 41.75) (γ − α, common practice). */
 const HOT_17_V = 17 * 42.8 * (1 - 0.00344 * 41.75);
-const from = (mpptMinV: number) => onInput({ type: { mpptMinV } });
+const from = (mpptMinV: number) => onInput({ type: { mpptMinV, fullPowerMinV: null, fullPowerMaxV: null } });
 
 edges(HOT_VOLTAGE, {
   holds: [from(HOT_17_V), from(200)],

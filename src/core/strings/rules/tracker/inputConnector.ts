@@ -12,19 +12,20 @@ export const INPUT_CONNECTOR = rule<LoadedTracker>()({
   unit: 'A',
   basis: dataSheet('DC connector rating'),
   needs: {
+    currents: { as: 'rear-side share of the plane', answer: (t) => t.currents },
     limit: {
       as: 'connector rating of the inverter',
       of: (t) => t.first.type.connectorMaxA,
       missing: (t) => [`connector rating of ${t.first.type.name}`],
     },
   },
-  judge: ({ limit }, t) => {
-    const { input, currentA, joined } = fullestInput(t);
+  judge: ({ currents, limit }, t) => {
+    const { input, currentA, joined } = fullestInput(t.strings, currents);
     return atMost({
       value: currentA,
       limit,
       working: () => [
-        `1.25 × ${fixed(t.currents[0]?.rearGain ?? 1, 3)} × ${t.first.module.iscA} A × ${joined} = ${fixed(currentA, 2)} A on input ${input}${joined > 1 ? ', a Y-branch' : ''}`,
+        `1.25 × ${fixed(currents[0]?.rearGain ?? 1, 3)} × ${t.first.module.iscA} A × ${joined} = ${fixed(currentA, 2)} A on input ${input}${joined > 1 ? ', a Y-branch' : ''}`,
       ],
     });
   },

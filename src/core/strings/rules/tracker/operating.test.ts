@@ -9,7 +9,9 @@ const two = (trackerOperatingMaxA: number) => onTracker({ type: { trackerOperati
 edges(OPERATING, {
   holds: [two(TWO_A), two(32)],
   tight: [two(TWO_A - 0.01), two(20)],
-  without: {},
+  without: {
+    'rear-side share of the plane': onTracker({ plane: { rearShare: null } }, [{}, {}]),
+  },
   numbers: [[two(32), { value: TWO_A, limit: 32 }]],
   says: [
     [two(32), /1\.000 × 13\.44 A × 2 = 26\.88 A on 32\.00 A$/],

@@ -13,17 +13,19 @@ export const OPERATING = rule<LoadedTracker>()({
   title: 'Operating current of the tracker',
   unit: 'A',
   basis: dataSheet('maximum operating current a tracker'),
-  needs: {},
-  judge: (_, t) => {
+  needs: {
+    currents: { as: 'rear-side share of the plane', answer: (t) => t.currents },
+  },
+  judge: ({ currents }, t) => {
     const { module, type } = t.first;
-    const value = summedA(t, (c) => c.operatingA);
+    const value = summedA(currents, (c) => c.operatingA);
     const limit = type.trackerOperatingMaxA;
     const overload = value / limit;
     const j = atMost({
       value,
       limit,
       working: () => [
-        `g_b × I_mp × N_p = ${fixed(t.currents[0]?.rearGain ?? 1, 3)} × ${module.impA} A × ${t.strings.length} = ${amps(value)} on ${amps(limit)}`,
+        `g_b × I_mp × N_p = ${fixed(currents[0]?.rearGain ?? 1, 3)} × ${module.impA} A × ${t.strings.length} = ${amps(value)} on ${amps(limit)}`,
       ],
     });
     if (!(overload > 1)) return j;

@@ -11,29 +11,53 @@ const strings = (n: number, fuseA: number | null = null, over: Parameters<typeof
     Array.from({ length: n }, () => ({})),
   );
 const moduleFuse = (fuseMaxA: number, n = 2) => strings(n, null, { module: { fuseMaxA } });
-const nec = (fuseA: number) => strings(3, fuseA, { survey: { school: 'NEC' } });
+const nec = (fuseA: number, iscA = ISC) => strings(3, fuseA, { survey: { school: 'NEC' }, module: { iscA } });
+/** A second module on the tracker that takes less. */
+const unlike = (fuseMaxA: number, fuseA: number | null = null) =>
+  onTracker({ cable: { fuseA } }, [{}, { module: { fuseMaxA } }]);
 
 edges(REVERSE_CURRENT, {
-  holds: [strings(1), moduleFuse(1.25 * ISC), strings(3, 25), nec(1.5625 * ISC), nec(25)],
+  holds: [
+    strings(1),
+    moduleFuse(1.25 * ISC),
+    strings(3, 25),
+    nec(25, 16),
+    nec(25),
+    // Fitted though not needed: it has to protect all the same.
+    strings(1, 25),
+    strings(2, 25),
+  ],
   stops: [
     moduleFuse(1.25 * ISC - 0.01),
     strings(3),
-    strings(3, 1.5 * ISC),
-    strings(3, 26),
-    nec(1.5625 * ISC - 0.01),
-    nec(26),
+    strings(3, 20),
+    strings(3, 30),
+    nec(20),
+    nec(25, 16.01),
+    nec(30),
+    // Above the module, no rating that is made, too small: none of them is a fuse because one string needs none.
+    strings(1, 30),
+    strings(1, 24),
+    strings(2, 16),
+    // The smallest module maximum on the tracker rules, with and without fuses.
+    unlike(17.75),
+    unlike(20, 25),
   ],
-  without: {},
+  without: {
+    'rear-side share of the plane': onTracker({ plane: { rearShare: null } }, [{}, {}]),
+  },
   numbers: [
     [strings(2), { value: 1.25 * ISC, limit: 25 }],
     [strings(3), { value: 2 * 1.25 * ISC, limit: 25 }],
     [strings(3, 25), { value: 25, limit: 25, margin: 0 }],
     [strings(1), { value: 0 }],
+    [unlike(20), { limit: 20 }],
+    [unlike(20, 25), { value: 25, limit: 20 }],
   ],
   says: [
     [strings(2), /1 × 17\.76 A = 17\.76 A; module fuse 25/],
-    [strings(3, 25), /2 × 17\.76 A = 35\.5/, /lies above 21\.3\d* A and at most at /],
-    [nec(25), /./, /lies from 22\.20 A/],
+    [strings(3, 25), /lies above 21\.3\d* A and at most at 25\.00 A, of a rating that is made; 25 A is fitted/],
+    [nec(25), /lies from 22\.20 A/],
   ],
 });
 

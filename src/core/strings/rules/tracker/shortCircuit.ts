@@ -13,16 +13,18 @@ export const SHORT_CIRCUIT = rule<LoadedTracker>()({
   title: 'Short-circuit current of the tracker',
   unit: 'A',
   basis: published('NFPA 70 690.8(A)(1); IEC 62548-1'),
-  needs: {},
-  judge: (_, t) => {
+  needs: {
+    currents: { as: 'rear-side share of the plane', answer: (t) => t.currents },
+  },
+  judge: ({ currents }, t) => {
     const { module, type } = t.first;
-    const value = summedA(t, (c) => c.shortCircuitA);
+    const value = summedA(currents, (c) => c.shortCircuitA);
     const limit = type.trackerShortCircuitMaxA;
     return atMost({
       value,
       limit,
       working: () => [
-        `k × g_b × I_sc × N_p = ${t.currents[0]?.trackerFactor} × ${fixed(t.currents[0]?.rearGain ?? 1, 3)} × ${module.iscA} A × ${t.strings.length} = ${amps(value)} on ${amps(limit)}`,
+        `k × g_b × I_sc × N_p = ${currents[0]?.trackerFactor} × ${fixed(currents[0]?.rearGain ?? 1, 3)} × ${module.iscA} A × ${t.strings.length} = ${amps(value)} on ${amps(limit)}`,
         ...(type.shortCircuitLimitIsStc ? ['k = 1: the maker states this limit for standard test conditions'] : []),
       ],
     });

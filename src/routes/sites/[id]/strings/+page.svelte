@@ -6,8 +6,8 @@
   import type { DcCable } from '$core/strings/part';
   import type { PvString } from '$core/site/parts';
   import { legalLayout } from '$core/strings/layout/legalLayout';
-  import type { Violation } from '$core/strings/verifyLayout';
-  import { verifyLayout } from '$core/strings/verifyLayout';
+  import type { Violation } from '$core/strings/verify';
+  import { verifyLayout } from '$core/strings/verify';
   import { stringWindow, windowInputs } from '$core/strings/window';
   import { useSite } from '$lib/client/siteState.svelte';
   import Caution from '$lib/ui/Caution.svelte';
