@@ -7,6 +7,7 @@ import { recordSchema } from '../src/core/proving/record';
 import { expectedReading } from '../src/core/proving/stringCauses';
 import { lineOf } from '../src/core/site/line';
 import { withChainNumbered } from '../src/core/links/edits';
+import { newDevice } from '../src/core/links/part';
 import { withInverter, withInverterType, withModuleType, withPlane } from '../src/core/testing/edits';
 import { withRun } from '../src/core/ac/edits';
 import { withStrings } from '../src/core/strings/arrange';
@@ -36,6 +37,7 @@ const module = (id: string, name: string, over: Partial<ModuleType>): ModuleType
   systemMaxV: 1500,
   fuseMaxA: 25,
   bifaciality: 0.8,
+  uocTolerancePercent: 3,
   ...over,
 });
 
@@ -77,6 +79,7 @@ const BAY_100: InverterType['bay'] = {
   sectionMaxMm2: 185,
   lugsPerStud: 1,
   aluminiumAllowed: true,
+  glands: 1,
   glandClampMinMm: 35,
   glandClampMaxMm: 60,
   glandSealSplitMm: 47,
@@ -89,6 +92,8 @@ const inverter = (id: string, name: string, over: Partial<InverterType>): Invert
   ratedW: 100_000,
   maxApparentVa: 110_000,
   nominalLineV: 400,
+  lineMinV: 320,
+  lineMaxV: 460,
   outputMaxA: 160,
   wiring: '5-wire',
   breakerMaxA: 250,
@@ -106,6 +111,7 @@ const inverter = (id: string, name: string, over: Partial<InverterType>): Invert
   shortCircuitLimitIsStc: false,
   connectorMaxA: 30,
   connectorMaxV: 1500,
+  altitudeMaxM: 4000,
   massKg: 84,
   dischargeWaitS: 300,
   busUnitLoads: 0.125,
@@ -175,6 +181,8 @@ const INVERTERS: InverterType[] = [
     ratedW: 165_000,
     maxApparentVa: 165_000,
     nominalLineV: 690,
+    lineMinV: 550,
+    lineMaxV: 760,
     outputMaxA: 144.3,
     wiring: '3-wire plus PE',
     breakerMaxA: 250,
@@ -202,6 +210,8 @@ const INVERTERS: InverterType[] = [
     ratedW: 250_000,
     maxApparentVa: 255_000,
     nominalLineV: 800,
+    lineMinV: 640,
+    lineMaxV: 920,
     outputMaxA: 193,
     wiring: '3-wire plus PE',
     breakerMaxA: 315,
@@ -317,7 +327,7 @@ function iceRink(): SiteDesign {
     },
   ];
   for (const p of planes)
-    d = withPlane(d, { ...p, moduleTypeId: 'larkglass-575', mounting: 'pitched_gap', engineeredUocColdV: null });
+    d = withPlane(d, { ...p, moduleTypeId: 'larkglass-575', mounting: 'pitched_gap', rearShare: 0, engineeredUocColdV: null });
   for (let n = 1; n <= 8; n++) {
     d = withInverter(d, {
       id: `inv-${n}`,
@@ -333,10 +343,17 @@ function iceRink(): SiteDesign {
     const wanted = {
       ...blank,
       metal: 'Cu' as const,
+      insulation: 'XLPE' as const,
       cores: '5-core' as const,
       method: 'E' as const,
       arrangement: 'single layer, ladder or cleats' as const,
       otherCircuits: 7,
+      parallel: 1,
+      sunOnCable: false,
+      breakerKind: 'moulded-case' as const,
+      peMetal: 'Cu' as const,
+      peInCable: true,
+      externalEarthMetal: 'Cu' as const,
       lengthM: Math.round((unit.position?.xM ?? 0) * 1.25 + 6),
       ambientC: 35,
       breakerAmbientC: 35,
@@ -347,28 +364,14 @@ function iceRink(): SiteDesign {
     d = withRun(d, 'run' in s ? { ...s.run, lengthM: unit.id === 'inv-8' ? 78 : s.run.lengthM } : wanted);
   }
   const logger = {
-    id: 'logger',
-    kind: 'logger' as const,
-    label: 'Logger LOG-1',
-    inverterId: null,
-    address: null,
-    terminated: true,
+    ...newDevice('logger', 'logger', 'Logger LOG-1'),
     unitLoads: 1,
     position: { xM: 2, yM: 0.4, zM: 1.6 },
-    entryM: 1,
-    hopM: null,
   };
   const meter = {
-    id: 'meter',
-    kind: 'meter' as const,
-    label: 'Meter MTR-1',
-    inverterId: null,
-    address: null,
-    terminated: false,
+    ...newDevice('meter', 'meter', 'Meter MTR-1'),
     unitLoads: 0.25,
     position: { xM: 46, yM: 0.4, zM: 1.6 },
-    entryM: 1,
-    hopM: null,
   };
   return withChainNumbered({ ...d, chain: { bitRate: 9600, devices: [logger, ...d.chain.devices, meter] } });
 }
@@ -386,6 +389,7 @@ function fishHall(): SiteDesign {
       coldestC: -14,
       hottestC: 28,
       dcLegalMaxV: 1500,
+      building: 'other building',
       lineV: 400,
       frequencyHz: 50,
       service: 'earthed wye, neutral not brought out',
@@ -400,6 +404,7 @@ function fishHall(): SiteDesign {
     moduleTypeId: 'larkglass-430',
     moduleCount: 331,
     mounting: 'pitched_gap',
+    rearShare: null,
     position: { xM: 10, yM: 14, zM: 8 },
     edgeM: 40,
     engineeredUocColdV: null,
@@ -412,6 +417,7 @@ function fishHall(): SiteDesign {
     moduleTypeId: 'larkglass-430',
     moduleCount: 286,
     mounting: 'pitched_gap',
+    rearShare: null,
     position: null,
     edgeM: 0,
     engineeredUocColdV: null,

@@ -1,5 +1,5 @@
 import type { SiteDesign } from '../../src/core/design';
-import { siteDesignSchema } from '../../src/core/design';
+import { openDesign } from '../../src/core/design/edition';
 
 /** Random designs, the same every time: what the schema takes, with inputs missing and limits passed. */
 
@@ -210,7 +210,7 @@ export function randomDesign(seed: number): SiteDesign {
     ...(chance(0.1) ? [{ kind: 'max-lengths', count: 2 }] : []),
     ...(chance(0.1) ? [{ kind: 'ratio', minPercent: 80, maxPercent: 140 }] : []),
   ];
-  return siteDesignSchema.parse({
+  return openDesign({
     schema: 1,
     survey: {
       name: `Random ${seed}`,

@@ -1,15 +1,26 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { M575 } from '$core/testing/examples';
-import { plane } from '$core/testing/examples';
+import { CABLE, plane } from '$core/testing/examples';
+import { newString } from '$core/site/parts';
+import { newDevice } from '$core/links/part';
 import {
   COEFFICIENT_UNITS,
+  chainDeviceForm,
+  chainDeviceFromForm,
+  chainDeviceToForm,
+  dcCableForm,
+  dcCableFromForm,
+  dcCableToForm,
+  halfAcceptance,
   halfPlace,
   moduleFormFindings,
   moduleFromForm,
   moduleToForm,
   planeFromForm,
   planeToForm,
+  stringMeasuresToForm,
+  stringWithMeasures,
 } from './forms';
 
 describe('coefficients as the sheet prints them', () => {
@@ -46,5 +57,63 @@ describe('places', () => {
     expect(planeFromForm(p.id, planeToForm({ ...p, position: null })).position).toBeNull();
     expect(halfPlace({ xM: 1, yM: null, zM: 2 }).map((f) => f.path)).toEqual(['yM']);
     expect(halfPlace({ xM: null, yM: null, zM: null })).toEqual([]);
+  });
+});
+
+describe('an accepted drop', () => {
+  const strings = [1, 2, 3, 4, 7, 12].map((n) => newString(`s-${n}`, n, 'p', 17));
+  const cable = { ...CABLE, dropReason: 'long roof', dropMostPercent: 3, dropStringIds: ['s-1', 's-2', 's-3', 's-7'] };
+
+  it('names its strings by number, runs drawn together, and reads them back', () => {
+    const form = dcCableToForm(cable, strings);
+    expect(form.dropStrings).toBe('1-3, 7');
+    expect(dcCableFromForm(form, strings)).toEqual(cable);
+    expect(dcCableFromForm({ ...form, dropStrings: '12; 2 - 4 1' }, strings).dropStringIds).toEqual([
+      's-1',
+      's-2',
+      's-3',
+      's-4',
+      's-12',
+    ]);
+  });
+  it('is refused where it is no list, or names a string that is not there', () => {
+    const read = (dropStrings: string) =>
+      dcCableForm.safeParse({ ...dcCableToForm(cable, strings), dropStrings }).success;
+    expect([read('1, 2'), read(''), read('all'), read('1-'), read('12345')]).toEqual([true, true, false, false, false]);
+    const flaws = (over: object) => halfAcceptance({ ...dcCableToForm(cable, strings), ...over }, strings);
+    expect(flaws({})).toEqual([]);
+    expect(flaws({ dropStrings: '1, 5-6' })).toEqual([
+      { path: 'dropStrings', text: 'There is no string 5-6 on this site.' },
+    ]);
+  });
+  it('wants reason, bound and strings together', () => {
+    const flaws = (over: object) =>
+      halfAcceptance({ ...dcCableToForm(cable, strings), ...over }, strings).map((f) => f.path);
+    expect(flaws({ dropReason: '' })).toEqual(['dropReason']);
+    expect(flaws({ dropMostPercent: null, dropStrings: '' })).toEqual(['dropMostPercent', 'dropStrings']);
+    expect(flaws({ dropReason: '', dropMostPercent: null, dropStrings: '' })).toEqual([]);
+  });
+});
+
+describe('what was measured belongs to where it was measured', () => {
+  const place = { inverterId: 'inv-1', tracker: 1, input: 1, branch: 1 as const };
+  it('a home run to the inverter its string hangs on, and is not shown where it hangs elsewhere', () => {
+    const s = newString('s', 1, 'p', 17, place);
+    const measured = stringWithMeasures(s, { lengthM: 40, leadsM: null, yM: null });
+    expect(measured).toMatchObject({ lengthM: 40, lengthToId: 'inv-1' });
+    expect(stringMeasuresToForm(measured).lengthM).toBe(40);
+    expect(stringMeasuresToForm({ ...measured, place: { ...place, inverterId: 'inv-2' } }).lengthM).toBeNull();
+    expect(stringWithMeasures(measured, { lengthM: null, leadsM: 12, yM: null })).toMatchObject({
+      lengthM: null,
+      lengthToId: null,
+      leadsM: 12,
+    });
+  });
+  it('a hop to the device before', () => {
+    const [before, own] = [newDevice('a', 'logger', 'A'), newDevice('b', 'meter', 'B')];
+    const typed = chainDeviceForm.parse({ ...chainDeviceToForm(own, null), hopM: 12 });
+    expect(chainDeviceFromForm(own, before, typed)).toMatchObject({ hopM: 12, hopFromId: 'a' });
+    expect(chainDeviceFromForm(own, null, typed).hopFromId).toBeNull();
+    expect(chainDeviceFromForm(own, before, { ...typed, hopM: null }).hopFromId).toBeNull();
   });
 });

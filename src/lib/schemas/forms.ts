@@ -3,10 +3,12 @@ import type { ModuleType } from '$core/equipment/moduleType';
 import { moduleTypeSchema, sheetFindings } from '$core/equipment/moduleType';
 import { partName } from '$core/kernel/schema';
 import type { ChainDevice } from '$core/links/part';
-import type { Plane, SiteInverter } from '$core/site/parts';
+import type { Plane, PvString, SiteInverter } from '$core/site/parts';
 import type { Position } from '$core/site/position';
 import { chainDeviceSchema } from '$core/links/part';
-import { planeSchema, siteInverterSchema } from '$core/site/parts';
+import { planeSchema, pvStringSchema, siteInverterSchema } from '$core/site/parts';
+import type { DcCable } from '$core/strings/part';
+import { dcCableSchema } from '$core/strings/part';
 import { positionSchema } from '$core/site/position';
 
 /** What forms take in people's units and shapes, turned into core's once. */
@@ -69,6 +71,86 @@ export const chainDeviceFromForm = (
   ...d,
   hopFromId: d.hopM === null ? null : (before?.id ?? null),
   position: positionOf({ xM, yM, zM }),
+});
+
+/** The parts of a list of strings as people write it: 3, 7-12. */
+const listParts = (text: string): string[] =>
+  text
+    .replaceAll(/ *- */g, '-')
+    .split(/[,; ]+/)
+    .filter((part) => part !== '');
+const stringNumbers = z
+  .string()
+  .trim()
+  .max(400)
+  .refine((text) => listParts(text).every((part) => /^\d{1,4}(-\d{1,4})?$/.test(part)), {
+    message: 'List strings by number, as 3, 7-12.',
+  });
+
+/** The cable as it is typed: the strings an accepted drop is for go by their numbers. */
+export const dcCableForm = dcCableSchema.omit({ dropStringIds: true }).extend({
+  dropStrings: stringNumbers.meta({ description: 'Strings for which it is accepted, by number' }),
+});
+type Numbered = Pick<PvString, 'id' | 'number'>;
+
+/** Numbers one after the other, with runs drawn together. */
+function listed(numbers: readonly number[]): string {
+  const runs: [number, number][] = [];
+  for (const n of [...numbers].sort((a, b) => a - b)) {
+    const last = runs.at(-1);
+    if (last && n === last[1] + 1) last[1] = n;
+    else runs.push([n, n]);
+  }
+  return runs.map(([from, to]) => (from === to ? String(from) : `${from}-${to}`)).join(', ');
+}
+const numbersIn = (text: string): number[] =>
+  listParts(text).flatMap((part) => {
+    const [from = 0, to = from] = part.split('-').map(Number);
+    return Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => from + i);
+  });
+
+export const dcCableToForm = ({ dropStringIds, ...cable }: DcCable, strings: readonly Numbered[]) => ({
+  ...cable,
+  dropStrings: listed(strings.filter((s) => dropStringIds.includes(s.id)).map((s) => s.number)),
+});
+export const dcCableFromForm = (
+  { dropStrings, ...cable }: z.infer<typeof dcCableForm>,
+  strings: readonly Numbered[],
+): DcCable => {
+  const wanted = new Set(numbersIn(dropStrings));
+  return { ...cable, dropStringIds: strings.filter((s) => wanted.has(s.number)).map((s) => s.id) };
+};
+/** An accepted drop wants all three of reason, bound and strings, and strings that are there. */
+export function halfAcceptance(
+  values: Record<string, unknown>,
+  strings: readonly Numbered[],
+): { path: string; text: string }[] {
+  const { dropReason, dropMostPercent, dropStrings } = values as z.infer<typeof dcCableForm>;
+  const known = new Set(strings.map((s) => s.number));
+  const unknown = numbersIn(dropStrings).filter((n) => !known.has(n));
+  if (unknown.length) return [{ path: 'dropStrings', text: `There is no string ${listed(unknown)} on this site.` }];
+  const given = [dropReason !== '', dropMostPercent !== null, dropStrings !== ''];
+  if (given.every(Boolean) || !given.some(Boolean)) return [];
+  return [
+    ...(given[0]
+      ? []
+      : [{ path: 'dropReason', text: 'Say why the drop is accepted, or leave bound and strings empty.' }]),
+    ...(given[1] ? [] : [{ path: 'dropMostPercent', text: 'Say up to what drop it is accepted.' }]),
+    ...(given[2] ? [] : [{ path: 'dropStrings', text: 'Say for which strings it is accepted, as 3, 7-12.' }]),
+  ];
+}
+
+/** What was measured of one string, beside where it hangs. */
+export const stringMeasuresForm = pvStringSchema.pick({ lengthM: true, leadsM: true, yM: true });
+export const stringMeasuresToForm = ({ lengthM, lengthToId, leadsM, yM, place }: PvString) => ({
+  lengthM: place?.inverterId === lengthToId ? lengthM : null,
+  leadsM,
+  yM,
+});
+export const stringWithMeasures = (string: PvString, values: z.infer<typeof stringMeasuresForm>): PvString => ({
+  ...string,
+  ...values,
+  lengthToId: values.lengthM === null ? null : (string.place?.inverterId ?? null),
 });
 
 export const COEFFICIENT_UNITS = ['%/K', 'V/K, A/K, W/K', 'mV/K, mA/K, mW/K'] as const;

@@ -96,7 +96,7 @@
 
   function toggleLock(string: PvString, built = false) {
     const on = !locked.has(string.id);
-    onlock({ kind: 'string', stringId: string.id, built }, on);
+    onlock({ kind: 'string', stringId: string.id, built, kept: null }, on);
     said = `${nameOf(string)} ${on ? 'is locked where it hangs' : 'is no longer locked'}`;
   }
 

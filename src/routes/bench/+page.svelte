@@ -4,7 +4,8 @@
   import { fixed } from '$core/kernel/quantity';
   import { BUILDINGS, COLD_METHODS } from '$core/site/survey';
   import { DC_CABLE_MODES, DC_SECTIONS_MM2 } from '$core/conductor/laid';
-  import { rearGainOf, trackerCurrents } from '$core/strings/currents';
+  import { trackerCurrents } from '$core/strings/currents';
+  import { rearGain } from '$core/strings/moduleAt';
   import { moduleModel, parametersAt } from '$core/strings/curve/diode';
   import { evenString, trackerCurve, trackerMaximum } from '$core/strings/curve/tracker';
   import { cableNeedA, homeRunDrop } from '$core/strings/homeRun';
@@ -19,6 +20,7 @@
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
 
   let { data } = $props();
+  const inRange = (x: number | null, lo: number, hi: number) => x !== null && x >= lo && x <= hi;
   let moduleId = $state('');
   let typeId = $state('');
   let mounting = $state<ModuleMounting>('pitched_gap');
@@ -30,9 +32,13 @@
   let coldestC = $state<number | null>(null);
   let hottestC = $state<number | null>(null);
   let coldMethod = $state<(typeof COLD_METHODS)[number]>('coefficient');
+  let countTolerance = $state(false);
+  /** Light behind over light in front: the usual of the mounting until somebody types another. */
+  let typedShare = $state<number | null>(null);
+  const rearShare = $derived(typedShare ?? MODULE_MOUNTING[mounting].rearRatio);
+  const gain = $derived(module && inRange(rearShare, 0, 0.3) ? rearGain(module, rearShare) : null);
   let modules = $state(17);
   let strings = $state(2);
-  const inRange = (x: number | null, lo: number, hi: number) => x !== null && x >= lo && x <= hi;
   const inputs = $derived<WindowInputs | null>(
     module && inverter
       ? {
@@ -41,11 +47,14 @@
           mounting,
           school,
           building,
-          coldMethod,
           coldestC: inRange(coldestC, -60, 35) ? coldestC : null,
           hottestC: inRange(hottestC, 0, 60) ? hottestC : null,
           dcLegalMaxV: null,
-          engineered: { uocColdV: null, document: '' },
+          cold: {
+            method: coldMethod,
+            engineered: { uocColdV: null, document: '', school, siteW: null },
+            countTolerance,
+          },
         }
       : null,
   );
@@ -58,14 +67,8 @@
       strings <= 24,
   );
   const fuse = $derived(
-    module && inverter && counted
-      ? stringFuse(
-          module,
-          rearGainOf(module, mounting),
-          strings,
-          school,
-          trackerCurrents(module, inverter, mounting, 1).trackerFactor,
-        )
+    module && inverter && counted && gain !== null
+      ? stringFuse(module, gain, strings, school, trackerCurrents(module, inverter, gain, 1).trackerFactor)
       : null,
   );
 
@@ -88,8 +91,8 @@
     }),
   );
   const needA = $derived(
-    module && inverter && counted
-      ? cableNeedA(trackerCurrents(module, inverter, mounting, 1).inputA, strings, fuse?.needed ? fuse.ratingA : null)
+    module && inverter && counted && gain !== null
+      ? cableNeedA(trackerCurrents(module, inverter, gain, 1).inputA, strings, fuse?.needed ? fuse.ratingA : null)
       : null,
   );
 
@@ -150,10 +153,22 @@
         {#each BUILDINGS as b (b)}<option>{b}</option>{/each}
       </select></label
     >
+    <label
+      >Light on the rear over light in front<input
+        class="num w-24 {BOX}"
+        type="number"
+        min="0"
+        max="0.3"
+        step="0.01"
+        placeholder="usually {MODULE_MOUNTING[mounting].rearRatio}"
+        bind:value={typedShare}
+      /></label
+    >
     <label>Modules in series<input class="num w-20 {BOX}" type="number" min="1" max="60" bind:value={modules} /></label>
     <label
       >Strings in parallel<input class="num w-20 {BOX}" type="number" min="1" max="24" bind:value={strings} /></label
     >
+    {#if gain === null}<p role="alert" class="text-stop">The share on the rear must be 0 to 0.3.</p>{/if}
     {#if !counted}<p role="alert" class="text-stop">
         Modules must be a whole number from 1 to 60, strings from 1 to 24.
       </p>{/if}
@@ -170,6 +185,9 @@
           <select class={BOX} bind:value={coldMethod}>
             {#each COLD_METHODS.filter((m) => m !== 'engineered') as m (m)}<option>{m}</option>{/each}
           </select></label
+        >
+        <label class="flex items-center gap-2"
+          ><input type="checkbox" bind:checked={countTolerance} />Count the tolerance of U<sub>oc</sub></label
         >
       </header>
       {#if coldestC !== null && !inRange(coldestC, -60, 35)}<p role="alert" class="text-stop">

@@ -2,6 +2,7 @@
   import { invalidateAll } from '$app/navigation';
   import { Button } from 'flowbite-svelte';
   import type { InverterType } from '$core/equipment/inverterType';
+  import { inverterFindings } from '$core/equipment/inverterSheet';
   import { inverterSheetSchema } from '$core/equipment/inverterType';
   import { sheetFindings } from '$core/equipment/moduleType';
   import type { ModuleType } from '$core/equipment/moduleType';
@@ -14,9 +15,6 @@
 
   let { data } = $props();
   let open = $state('');
-  let draft = $state.raw<{ kind: 'module'; sheet: ModuleType } | { kind: 'inverter'; sheet: InverterType } | null>(
-    null,
-  );
   const slug = (name: string) =>
     name
       .toLowerCase()
@@ -27,10 +25,26 @@
   const MODULE_GROUPS = [
     { title: 'Standard test conditions', paths: ['name', 'pmaxW', 'uocV', 'iscA', 'umpV', 'impA'] },
     { title: 'Temperature', paths: ['coefficientUnit', 'alpha', 'beta', 'gamma', 'nmotC'] },
-    { title: 'Build and limits', paths: ['cellsInSeries', 'bypassDiodes', 'systemMaxV', 'fuseMaxA', 'bifaciality'] },
+    {
+      title: 'Build and limits',
+      paths: ['cellsInSeries', 'bypassDiodes', 'systemMaxV', 'fuseMaxA', 'bifaciality', 'uocTolerancePercent'],
+    },
   ];
   const INVERTER_GROUPS = [
-    { title: 'AC', paths: ['name', 'ratedW', 'maxApparentVa', 'nominalLineV', 'outputMaxA', 'wiring', 'breakerMaxA'] },
+    {
+      title: 'AC',
+      paths: [
+        'name',
+        'ratedW',
+        'maxApparentVa',
+        'nominalLineV',
+        'lineMinV',
+        'lineMaxV',
+        'outputMaxA',
+        'wiring',
+        'breakerMaxA',
+      ],
+    },
     { title: 'DC voltage', paths: ['dcMaxV', 'mpptMinV', 'mpptMaxV', 'fullPowerMinV', 'fullPowerMaxV', 'startV'] },
     {
       title: 'Trackers',
@@ -55,6 +69,7 @@
         'sectionMaxMm2',
         'lugsPerStud',
         'aluminiumAllowed',
+        'glands',
         'glandClampMinMm',
         'glandClampMaxMm',
         'glandSealSplitMm',
@@ -62,7 +77,7 @@
         'torqueMaxNm',
       ].map((f) => `bay.${f}`),
     },
-    { title: 'Other', paths: ['massKg', 'dischargeWaitS', 'busUnitLoads'] },
+    { title: 'Other', paths: ['massKg', 'altitudeMaxM', 'dischargeWaitS', 'busUnitLoads'] },
   ];
   // The form takes the fields one by one; rules over several of them are judged by the whole schema on saving.
   const inverterForm = inverterSheetSchema.omit({ id: true });
@@ -71,7 +86,6 @@
   async function save(body: unknown) {
     try {
       await post('/api/v1/shelf', body);
-      draft = null;
       open = '';
       await invalidateAll();
       return null;
@@ -98,13 +112,28 @@
     alpha: null,
     beta: null,
     gamma: null,
-    nmotC: 45,
+    nmotC: null,
     cellsInSeries: null,
-    bypassDiodes: 3,
-    systemMaxV: 1500,
+    bypassDiodes: null,
+    systemMaxV: null,
     fuseMaxA: null,
-    bifaciality: 0,
+    bifaciality: null,
+    uocTolerancePercent: null,
   };
+  /** A sheet of which nothing is known: nothing is copied from another unit. */
+  const blankInverter = {
+    ...Object.fromEntries(Object.keys(inverterForm.shape).map((key) => [key, null])),
+    name: '',
+    shortCircuitLimitIsStc: false,
+    bay: Object.fromEntries(Object.keys(inverterForm.shape.bay.shape).map((key) => [key, null])),
+  };
+  /** Findings on a sheet once every field that has to be there is. */
+  const inverterLooks = (form: Record<string, unknown>) => {
+    const sheet = inverterForm.safeParse(form);
+    if (!sheet.success) return [];
+    return inverterFindings({ ...sheet.data, id: 'typed' }).map((f) => ({ ...f, path: f.field }));
+  };
+  const inverterErrors = (form: Record<string, unknown>) => inverterLooks(form).filter((f) => f.severity === 'error');
   const toggle = (id: string) => (open = open === id ? '' : id);
 </script>
 
@@ -114,14 +143,17 @@
   The company’s equipment. A site that uses an item keeps its own copy of the sheet: a change here changes no site.
 </p>
 
+{#snippet notes(found: readonly { severity: string; text: string }[])}
+  {#each found as f (f.text)}<p class="text-sm">
+      <VerdictMark verdict={f.severity === 'error' ? 'stop' : 'tight'} word={false} />
+      {f.text}
+    </p>{/each}
+{/snippet}
 {#snippet findings(values: Record<string, unknown>)}
-  {#if complete(values)}
-    {@const cautions = moduleFormFindings(values as ModuleSheetForm)}
-    {#each cautions as f (f.text)}<p class="text-sm">
-        <VerdictMark verdict={f.severity === 'error' ? 'stop' : 'tight'} word={false} />
-        {f.text}
-      </p>{/each}
-  {/if}
+  {#if complete(values)}{@render notes(moduleFormFindings(values as ModuleSheetForm))}{/if}
+{/snippet}
+{#snippet inverterNotes(values: Record<string, unknown>)}
+  {@render notes(inverterLooks(values))}
 {/snippet}
 
 <section class="sheet mb-4 p-3" aria-labelledby="modules">
@@ -196,25 +228,18 @@
 <section class="sheet p-3" aria-labelledby="inverters">
   <header class="mb-2 flex items-center gap-3">
     <h2 id="inverters">Inverters</h2>
-    {#if data.shelf.inverters[0]}<Button
-        size="xs"
-        onclick={() => {
-          const [like] = data.shelf.inverters;
-          if (like) {
-            draft = { kind: 'inverter', sheet: { ...like, id: '', name: '' } };
-            open = 'new-inverter';
-          }
-        }}>Add an inverter</Button
-      >{/if}
+    <Button size="xs" onclick={() => toggle('new-inverter')}>Add an inverter</Button>
   </header>
-  {#if open === 'new-inverter' && draft?.kind === 'inverter'}
+  {#if open === 'new-inverter'}
     <div class="mb-3 bg-paper p-3">
       <EditForm
         schema={inverterForm}
-        value={withoutId(draft.sheet)}
+        value={blankInverter}
         groups={INVERTER_GROUPS}
         prefix="new-inverter"
         label="Put it on the Shelf"
+        refine={inverterErrors}
+        extra={inverterNotes}
         save={(v) => saveInverter(null, v as Omit<InverterType, 'id'>)}
       />
     </div>
@@ -255,6 +280,8 @@
                 groups={INVERTER_GROUPS}
                 prefix={t.id}
                 label="Save the sheet"
+                refine={inverterErrors}
+                extra={inverterNotes}
                 save={(v) => saveInverter(t.id, v as Omit<InverterType, 'id'>)}
               /></td
             ></tr

@@ -41,7 +41,7 @@
   <p class="mt-1">
     Legal <b class="num">{w.minModules} to {w.maxModules}</b> modules{w.preferred ? '' : '.'}{#if w.preferred}, full
       power with <b class="num">{w.preferred.min} to {w.preferred.max}</b>.{/if}
-    <span class="text-dim">{w.limitV} V by {w.limitedBy}; cold by {METHODS[inputs.coldMethod]}.</span>
+    <span class="text-dim">{w.limitV} V by {w.limitedBy}; cold by {METHODS[inputs.cold.method]}.</span>
     {#each w.notes as note (note.code)}<span class="text-stop"> {note.text}</span>{/each}
   </p>
   <VoltageScale window={w} {inverter} {module} {modules} />

@@ -2,14 +2,24 @@
   import { Button } from 'flowbite-svelte';
   import { untrack } from 'svelte';
   import { lineOf } from '$core/site/line';
-  import { dcCableSchema } from '$core/strings/part';
-  import type { DcCable } from '$core/strings/part';
   import type { PvString } from '$core/site/parts';
+  import { newString } from '$core/site/parts';
+  import { formatQuantity } from '$core/kernel/quantity';
+  import { homeRunLengths } from '$core/strings/homeRun';
   import { legalLayout } from '$core/strings/layout/legalLayout';
   import type { Violation } from '$core/strings/verify';
   import { verifyLayout } from '$core/strings/verify';
   import { stringWindow, windowInputs } from '$core/strings/window';
   import { useSite } from '$lib/client/siteState.svelte';
+  import {
+    dcCableForm,
+    dcCableFromForm,
+    dcCableToForm,
+    halfAcceptance,
+    stringMeasuresForm,
+    stringMeasuresToForm,
+    stringWithMeasures,
+  } from '$lib/schemas/forms';
   import Caution from '$lib/ui/Caution.svelte';
   import MarginLedger from '$lib/ui/MarginLedger.svelte';
   import PegBoard from '$lib/ui/PegBoard.svelte';
@@ -46,7 +56,9 @@
   const inverter = $derived(design.equipment.inverters.find((t) => t.id === typeId) ?? design.equipment.inverters[0]);
   const line = $derived(lineOf(design));
   const module = $derived(plane && line.plane(plane.id)?.module);
-  const inputs = $derived(plane && inverter && module ? windowInputs(design.survey, plane, module, inverter) : null);
+  const inputs = $derived(
+    plane && inverter && module ? windowInputs(design.survey, plane, module, inverter, line.ratedW || null) : null,
+  );
   const answer = $derived(inputs && stringWindow(inputs));
   const usual = $derived(
     design.strings.find((s) => s.planeId === plane?.id)?.modules ??
@@ -56,6 +68,9 @@
   );
   let chosen = $state<number | null>(null);
   let tableOpen = $state(false);
+  let measuring = $state('');
+  const lengths = $derived(homeRunLengths(design));
+  const isMeasured = (s: PvString) => s.lengthM !== null && s.lengthToId === (s.place?.inverterId ?? '');
   const modules = $derived(chosen ?? usual);
 
   async function layOut() {
@@ -65,15 +80,7 @@
   function addString() {
     if (!plane) return;
     const number = Math.max(0, ...design.strings.map((s) => s.number)) + 1;
-    const string: PvString = {
-      id: `s-${crypto.randomUUID().slice(0, 8)}`,
-      number,
-      planeId: plane.id,
-      modules,
-      place: null,
-      start: null,
-      lengthM: null,
-    };
+    const string = newString(`s-${crypto.randomUUID().slice(0, 8)}`, number, plane.id, modules);
     void site.apply({ kind: 'string', string });
   }
 </script>
@@ -206,17 +213,20 @@
       <h2 id="cable-title" class="mb-1">DC cable and string fuses</h2>
       {#key design.dcCable}
         <EditForm
-          schema={dcCableSchema}
-          value={design.dcCable}
+          schema={dcCableForm}
+          value={dcCableToForm(design.dcCable, design.strings)}
+          refine={(value) => halfAcceptance(value, design.strings)}
           groups={[
             {
               title: '',
-              paths: ['sectionMm2', 'mode', 'ambientC', 'circuitsTogether', 'conductorC', 'fuseA', 'dropReason'],
+              paths: ['sectionMm2', 'mode', 'ambientC', 'circuitsTogether', 'conductorC', 'fuseA'],
             },
+            { title: 'A drop above 2 %', paths: ['dropReason', 'dropMostPercent', 'dropStrings'] },
           ]}
           prefix="dc-cable"
           label="Save the cable"
-          save={(value) => site.apply({ kind: 'dc-cable', dcCable: value as DcCable })}
+          save={(value) =>
+            site.apply({ kind: 'dc-cable', dcCable: dcCableFromForm(dcCableForm.parse(value), design.strings) })}
         />
       {/key}
     </section>
@@ -228,7 +238,8 @@
               ><tr
                 ><th scope="col">String</th><th scope="col">Plane</th><th scope="col">Modules</th><th scope="col"
                   >Inverter</th
-                ><th scope="col">Tracker</th><th scope="col">Input</th><th scope="col"></th></tr
+                ><th scope="col">Tracker</th><th scope="col">Input</th><th scope="col">Home run</th><th scope="col"
+                ></th></tr
               ></thead
             >
             <tbody>
@@ -238,8 +249,14 @@
                     >{s.modules}</td
                   >
                   <td>{s.place ? line.tag(s.place.inverterId) : '–'}</td><td class="num">{s.place?.tracker ?? '–'}</td
-                  ><td class="num">{s.place?.input ?? '–'}</td>
-                  <td class="text-right"
+                  ><td class="num">{s.place ? `${s.place.input}${s.place.branch === 2 ? ' Y' : ''}` : '–'}</td>
+                  <td class="num">{formatQuantity(lengths.get(s.id), 'm')}{isMeasured(s) ? ', measured' : ''}</td>
+                  <td class="text-right whitespace-nowrap"
+                    ><button
+                      type="button"
+                      class="mr-3 underline"
+                      aria-expanded={measuring === s.id}
+                      onclick={() => (measuring = measuring === s.id ? '' : s.id)}>measures</button
                     ><button
                       type="button"
                       class="underline"
@@ -247,6 +264,29 @@
                     ></td
                   ></tr
                 >
+                {#if measuring === s.id}
+                  <tr
+                    ><td colspan="8" class="bg-paper">
+                      <EditForm
+                        schema={stringMeasuresForm}
+                        value={stringMeasuresToForm(s)}
+                        groups={[
+                          {
+                            title: '',
+                            paths: ['lengthM', 'leadsM', ...(s.place?.branch === 2 ? ['yM'] : [])],
+                          },
+                        ]}
+                        prefix="measures-{s.id}"
+                        label="Save the measures of string {s.number}"
+                        save={(value) =>
+                          site.apply({
+                            kind: 'string',
+                            string: stringWithMeasures(s, stringMeasuresForm.parse(value)),
+                          })}
+                      />
+                    </td></tr
+                  >
+                {/if}
               {/each}
             </tbody>
           </table>{/if}

@@ -1,6 +1,9 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
+  import { MODULE_MOUNTING } from '$core/equipment/moduleMounting';
   import { surveySchema } from '$core/site/survey';
+  import type { Question } from '$core/site/temperatureQuestions';
+  import { openTemperatureQuestions } from '$core/site/temperatureQuestions';
   import type { Plane, SiteInverter } from '$core/site/parts';
   import type { Survey } from '$core/site/survey';
   import { useSite } from '$lib/client/siteState.svelte';
@@ -17,6 +20,7 @@
   import MarginLedger from '$lib/ui/MarginLedger.svelte';
   import Stage from '$lib/ui/Stage.svelte';
   import { planeLetter } from '$lib/ui/planeGlyph';
+  import VerdictMark from '$lib/ui/VerdictMark.svelte';
 
   let { data } = $props();
   const site = useSite();
@@ -40,7 +44,16 @@
     { title: 'Place', paths: ['name', 'place', 'latitudeDeg', 'longitudeDeg', 'altitudeM'] },
     {
       title: 'Design temperatures and DC',
-      paths: ['coldestC', 'hottestC', 'school', 'building', 'dcLegalMaxV', 'coldMethod', 'engineeredDocument'],
+      paths: [
+        'coldestC',
+        'hottestC',
+        'school',
+        'building',
+        'dcLegalMaxV',
+        'coldMethod',
+        'engineeredDocument',
+        'countUocTolerance',
+      ],
     },
     {
       title: 'Grid',
@@ -88,6 +101,7 @@
     moduleTypeId: modules[0]?.id ?? '',
     moduleCount: 0,
     mounting: 'pitched_gap',
+    rearShare: null,
     position: null,
     edgeM: 0,
     engineeredUocColdV: null,
@@ -114,6 +128,18 @@
     draftPlane = null;
     draftInverter = null;
   }
+  /** What looks like a slip in the design temperatures; an answer is kept for the very values. */
+  const questions = $derived(openTemperatureQuestions(design.survey));
+  const confirm = ({ question, of }: Question) =>
+    site.apply({
+      kind: 'survey',
+      survey: { ...design.survey, confirmed: [...design.survey.confirmed, { question, of }].slice(-50) },
+    });
+  /** The usual shares of light from behind, as a help beside the field. */
+  const usualShares = Object.values(MODULE_MOUNTING)
+    .filter((m) => m.rearRatio > 0)
+    .map((m) => `${m.words} ${m.rearRatio}`)
+    .join('; ');
   const place = (p: Plane['position']) => (p ? `${p.xM} / ${p.yM} / ${p.zM}` : 'not known yet');
 </script>
 
@@ -131,6 +157,17 @@
           save={(value) => site.apply({ kind: 'survey', survey: value as Survey })}
         />
       {/key}
+      {#if questions.length}
+        <ul class="mt-2 border-l-4 border-tight bg-paper px-3 py-2 text-sm" aria-label="Asked about the temperatures">
+          {#each questions as q (q.question)}
+            <li class="flex flex-wrap items-center gap-3">
+              <VerdictMark verdict="unknown" word={false} />
+              {q.text}
+              <button type="button" class="underline" onclick={() => confirm(q)}>It is right, keep it</button>
+            </li>
+          {/each}
+        </ul>
+      {/if}
       <p class="mt-2 max-w-prose text-sm text-dim">
         Lowest temperature: the coldest expected morning, not a typical year’s. The legal DC limit depends on the
         edition in force: 1500 V, or 1000 V on buildings under older ones.
@@ -201,6 +238,7 @@
                             'moduleTypeId',
                             'moduleCount',
                             'mounting',
+                            'rearShare',
                             'tiltDeg',
                             'azimuthDeg',
                             ...PLACE,
@@ -212,6 +250,10 @@
                       choices={{ moduleTypeId: named(modules) }}
                       save={(value) => savePlane(p.id, value)}
                     />
+                    <p class="mt-1 max-w-prose text-sm text-dim">
+                      Light on the rear counts for modules that see behind. Usual (common practice): {usualShares}; else
+                      0.
+                    </p>
                   </td></tr
                 >
               {/if}
