@@ -8,7 +8,7 @@ import { legalLayout } from '../../src/core/strings/layout/legalLayout';
 import { plugInSheets } from '../../src/core/strings/plugInSheets';
 import { verifyLayout } from '../../src/core/strings/verify';
 import { projectFileSchema } from '../../src/lib/schemas/projectFile';
-import { randomDesign } from './designs';
+import { randomDesign } from '../../src/core/testing/randomDesign';
 
 /** What the program answers, a line an answer: held side by side before and after code moves. */
 

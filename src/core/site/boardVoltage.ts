@@ -2,14 +2,21 @@ import type { Answer } from '../kernel/answer';
 import { given, known, lacking } from '../kernel/answer';
 import type { Survey } from './survey';
 
+/** Under this share of nominal no grid feeds (lower end of EN 50549-1, recalled): the highest voltage of a board was read otherwise. */
+const LEAST_PU = 0.85;
 /** How near a figure times √3 lies to the nominal line voltage when it was read from a line to the neutral, share (common practice). */
 const READS_LIKE_PHASE = 0.15;
 
-/** Whether a board voltage fits nominal/√3: then it was read between a line and the neutral. Both V. */
-export const readsLikePhaseV = (boardV: number, lineV: number): boolean =>
-  Math.abs((boardV * Math.sqrt(3)) / lineV - 1) <= READS_LIKE_PHASE;
+/** Why a figure cannot be the highest line-to-line voltage of a board, in words; null where it can. Both V. */
+function oddly(boardV: number, lineV: number): string | null {
+  if (boardV >= LEAST_PU * lineV) return null;
+  const asLineV = boardV * Math.sqrt(3);
+  return Math.abs(asLineV / lineV - 1) <= READS_LIKE_PHASE
+    ? `${boardV} V × √3 is ${Math.round(asLineV)} V, so it reads like a line to neutral`
+    : `${boardV} V is under ${LEAST_PU} of the nominal ${lineV} V`;
+}
 
-/** The highest voltage at the board while feeding, line to line, V. One that reads like a phase voltage is asked again, never converted. */
+/** The highest voltage at the board while feeding, line to line, V. One that reads like a phase voltage, or too low, is asked again, never converted. */
 export function boardHighestV({
   boardHighestV: boardV,
   lineV,
@@ -19,9 +26,6 @@ export function boardHighestV({
     (k) => k,
   );
   if (!both.value || boardV === null || lineV === null) return lacking(...both.missing);
-  return readsLikePhaseV(boardV, lineV)
-    ? lacking(
-        `the line-to-line voltage at the board: ${boardV} V × √3 is ${Math.round(boardV * Math.sqrt(3))} V, so it reads like a line to neutral`,
-      )
-    : known(boardV);
+  const odd = oddly(boardV, lineV);
+  return odd ? lacking(`the line-to-line voltage at the board: ${odd}`) : known(boardV);
 }

@@ -144,7 +144,15 @@ describe('the start and the exchanges', () => {
     );
   });
   it('balance a fleet of two ratings at once: eight units of 100 and 125 kW inside one band', () => {
-    const t125 = { ...T100, id: 't125', name: 'T125', ratedW: 125_000, maxApparentVa: 137_500, trackers: 12, dcMaxW: 187_500 };
+    const t125 = {
+      ...T100,
+      id: 't125',
+      name: 'T125',
+      ratedW: 125_000,
+      maxApparentVa: 137_500,
+      trackers: 12,
+      dcMaxW: 187_500,
+    };
     let d = siteOf(8, [plane('a', 816), plane('b', 612, { azimuthDeg: 0 }), plane('c', 304, { azimuthDeg: 270 })]);
     d = { ...d, equipment: { ...d.equipment, inverters: [...d.equipment.inverters, t125] } };
     d = { ...d, inverters: d.inverters.map((u, i) => (i > 5 ? { ...u, typeId: 't125' } : u)) };

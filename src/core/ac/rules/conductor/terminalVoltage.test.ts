@@ -27,8 +27,13 @@ edges(TERMINAL_VOLTAGE, {
   ],
 });
 
-it('takes a board voltage that is no phase voltage as it stands', () => {
-  for (const v of [196, 266, 380]) expect(boardHighestV({ boardHighestV: v, lineV: 400 }).value).toBe(v);
+it('takes a board voltage from 0.85 of nominal as it stands, and asks again below', () => {
+  for (const v of [340, 380, 452]) expect(boardHighestV({ boardHighestV: v, lineV: 400 }).value).toBe(v);
+  expect(boardHighestV({ boardHighestV: 339.9, lineV: 400 }).missing[0]).toMatch(
+    /339\.9 V is under 0\.85 of the nominal 400 V$/,
+  );
+  expect(boardHighestV({ boardHighestV: 196, lineV: 400 }).missing[0]).toMatch(/under 0\.85/);
+  expect(boardHighestV({ boardHighestV: 265.5, lineV: 400 }).missing[0]).toMatch(/reads like a line to neutral$/);
 });
 
 it('lifts by the power that the current stands for, not by the smaller rated one', () => {

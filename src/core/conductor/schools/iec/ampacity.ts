@@ -75,7 +75,9 @@ export function arrangementsFor(method: Method): readonly string[] {
 }
 
 function grouping(i: LaidCable & CableKind, circuits: number): number | undefined {
-  if (i.arrangement === null) return circuits === 1 && i.method !== 'C' ? 1 : undefined;
+  // Alone a circuit has no neighbours, however it would lie beside them; clipped, the ceiling still counts.
+  if (circuits === 1 && i.method !== 'C') return 1;
+  if (i.arrangement === null) return undefined;
   if (!arrangementsFor(i.method).includes(i.arrangement)) return undefined;
   if (i.method === 'D2') return atOrAbove(GROUPING_DIRECT_IN_GROUND, circuits, i.arrangement as '0.5 m');
   if (i.method === 'D1')

@@ -7,7 +7,7 @@ const device = (tag: string, address: number | null) => ({
   ...chainDeviceOf({ id: tag, tag, typeId: 't', position: null }),
   address,
 });
-const on = (address: number | null, ...others: number[]) => ({
+const on = (address: number | null, ...others: (number | null)[]) => ({
   device: device('INV-01', address),
   others: others.map((a, i) => device(`INV-0${i + 2}`, a)),
 });
@@ -15,8 +15,12 @@ const on = (address: number | null, ...others: number[]) => ({
 edges(ADDRESS, {
   holds: [on(1), on(247), on(5, 4, 6)],
   stops: [on(0), on(248), on(5, 5)],
-  without: { 'an address': on(null, 1) },
-  says: [[on(null, 1), /^Missing: an address for INV-01/]],
+  // While one of them has none, nobody knows whom it will answer with.
+  without: { 'an address': on(null, 1), 'addresses of all others on the chain': on(5, 4, null) },
+  says: [
+    [on(null, 1), /^Missing: an address for INV-01/],
+    [on(5, null, 4, null), /^Missing: an address for INV-02, INV-04 /],
+  ],
 });
 
 it('names who else answers on an address', () =>

@@ -18,8 +18,18 @@ export const ADDRESS = rule<DeviceOnChain>()({
       of: (d) => d.device.address,
       missing: (d) => [`an address for ${d.device.label} (every unit ships at 1)`],
     },
+    others: {
+      as: 'addresses of all others on the chain',
+      of: ({ others }) => (others.every((o) => o.address !== null) ? others : null),
+      missing: ({ others }) => [
+        `an address for ${others
+          .filter((o) => o.address === null)
+          .map((o) => o.label)
+          .join(', ')} (every unit ships at 1)`,
+      ],
+    },
   },
-  judge: ({ address }, { others }) => {
+  judge: ({ address, others }) => {
     if (!(address >= LEAST && address <= MOST))
       return found('stop', () => [`Address ${address} is outside ${LEAST} to ${MOST}.`]);
     const twins = others.filter((o) => o.address === address);

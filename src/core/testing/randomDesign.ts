@@ -1,5 +1,5 @@
-import type { SiteDesign } from '../../src/core/design';
-import { openDesign } from '../../src/core/design/edition';
+import type { SiteDesign } from '../design';
+import { openDesign } from '../design/edition';
 
 /** Random designs, the same every time: what the schema takes, with inputs missing and limits passed. */
 
@@ -35,7 +35,14 @@ const MOUNTINGS = [
 const ARRANGEMENTS = ['bunched', 'single layer, perforated tray', 'single layer, wall or unperforated tray', '0.25 m'];
 const SECTIONS = [16, 25, 50, 70, 95, 120, 150, 185, 240, 300, 55];
 
-export function randomDesign(seed: number): SiteDesign {
+/** How large a random site may be. */
+interface Size {
+  readonly inverters: number;
+  readonly trackers: number;
+}
+
+/** A site as the first edition knew it, with inputs missing and limits passed: what came later is not said. */
+export function randomEdition1(seed: number, most: Size = { inverters: 5, trackers: 12 }): SiteDesign {
   const next = generator(seed);
   const between = (lo: number, hi: number, step = 0.01) => Math.round((lo + next() * (hi - lo)) / step) * step;
   const whole = (lo: number, hi: number) => Math.floor(lo + next() * (hi - lo + 1));
@@ -88,7 +95,7 @@ export function randomDesign(seed: number): SiteDesign {
       fullPowerMaxV: maybe(whole(780, 850)),
       startV: maybe(one([195, 250, 550])),
       dcMaxW: maybe(Math.round(ratedW * one([1.1, 1.5, 2]))),
-      trackers: whole(2, 12),
+      trackers: whole(2, most.trackers),
       inputsPerTracker: whole(1, 3),
       trackerOperatingMaxA: one([26, 32, 40]),
       trackerShortCircuitMaxA: one([40, 44, 60]),
@@ -127,7 +134,7 @@ export function randomDesign(seed: number): SiteDesign {
     edgeM: whole(0, 40),
     engineeredUocColdV: maybe(tidy(between(44, 60))),
   }));
-  const inverters = Array.from({ length: whole(0, 5) }, (_, i) => ({
+  const inverters = Array.from({ length: whole(0, most.inverters) }, (_, i) => ({
     id: `i${i}`,
     tag: `U-${i + 1}`,
     typeId: one(types).id,
@@ -261,4 +268,53 @@ export function randomDesign(seed: number): SiteDesign {
     runs: chance(0.1) ? runs.slice(1) : runs,
     chain: { bitRate: maybe(one([9600, 115200])), devices },
   });
+}
+
+/** The same with what later editions ask, said or left out. */
+export function randomDesign(seed: number, most?: Size): SiteDesign {
+  const d = randomEdition1(seed, most);
+  const next = generator(seed + 1_000_003);
+  const one = <T>(of: readonly T[]): T => of[Math.floor(next() * of.length)] as T;
+  const blanks = next() < 0.5 ? 0 : 0.12;
+  const maybe = <T>(value: T): T | null => (next() < blanks ? null : value);
+  const ids = d.chain.devices.map((c) => c.id);
+  return {
+    ...d,
+    survey: {
+      ...d.survey,
+      altitudeM: d.survey.altitudeM === null ? null : one([100, 600, 1900, 2600]),
+      countUocTolerance: next() < 0.3,
+    },
+    equipment: {
+      modules: d.equipment.modules.map((m) => ({ ...m, uocTolerancePercent: maybe(one([0, 2, 3])) })),
+      inverters: d.equipment.inverters.map((t) => ({
+        ...t,
+        lineMinV: maybe(Math.round(0.8 * t.nominalLineV)),
+        lineMaxV: maybe(Math.round(1.15 * t.nominalLineV)),
+        altitudeMaxM: maybe(one([500, 2000, 4000])),
+        bay: { ...t.bay, glands: maybe(one([1, 2, 5])) },
+      })),
+    },
+    planes: d.planes.map((p) => ({ ...p, rearShare: maybe(one([0, 0.05, 0.12])) })),
+    dcCable: {
+      ...d.dcCable,
+      dropMostPercent: maybe(3),
+      dropStringIds: d.strings.filter(() => next() < 0.5).map((s) => s.id),
+    },
+    strings: d.strings.map((s) => ({
+      ...s,
+      // Some were measured to where they hung before.
+      lengthToId: s.lengthM === null ? null : next() < 0.8 ? (s.place?.inverterId ?? null) : 'i9',
+      leadsM: next() < 0.2 ? one([8, 30]) : null,
+      yM: s.place?.branch === 2 ? maybe(one([0, 2, 10, 400])) : null,
+    })),
+    runs: d.runs.map((r) => ({ ...r, peInCable: maybe(next() < 0.7) })),
+    chain: {
+      ...d.chain,
+      devices: d.chain.devices.map((c, i) => ({
+        ...c,
+        hopFromId: c.hopM === null ? null : next() < 0.8 ? (ids[i - 1] ?? null) : (ids[i + 1] ?? null),
+      })),
+    },
+  };
 }

@@ -1,0 +1,111 @@
+import { describe } from 'vitest';
+import { boardHighestV } from '../site/boardVoltage';
+import { randomDesign } from '../testing/randomDesign';
+import { neverFlatters } from '../testing/neverFlatters';
+import {
+  grown,
+  nextBelow,
+  only,
+  raised,
+  shrunk,
+  worseBoard,
+  worseRun,
+  worseSurvey,
+  worseType,
+} from '../testing/worsened';
+import { ac } from '.';
+
+const SECTIONS = [16, 25, 50, 70, 95, 120, 150, 185, 240, 300];
+const EARTHS = [16, 35, 70, 95];
+
+describe('the AC side', () =>
+  neverFlatters(ac, {
+    designOf: (seed) => randomDesign(seed, { inverters: 3, trackers: 2 }),
+    worse: [
+      worseRun('a longer run', ['ac.voltage-rise', 'ac.terminal-voltage'], (r, x) =>
+        only('lengthM', grown(r.lengthM, 4, x)),
+      ),
+      worseRun('a thinner cable', ['ac.ampacity', 'ac.voltage-rise', 'ac.terminal-voltage'], (r) =>
+        only('sectionMm2', nextBelow(r.sectionMm2, SECTIONS)),
+      ),
+      worseRun('a hotter run', ['ac.ampacity'], (r, x) => only('ambientC', raised(r.ambientC, 25, x))),
+      worseRun('sun on the cable', ['ac.ampacity'], (r) => (r.sunOnCable === false ? { sunOnCable: true } : null)),
+      worseRun('more circuits beside it', ['ac.ampacity'], (r, x) =>
+        only('otherCircuits', r.otherCircuits === null ? null : r.otherCircuits + 1 + Math.floor(4 * x())),
+      ),
+      worseRun('drier soil', ['ac.ampacity'], (r, x) => only('soilKmPerW', shrunk(raised(r.soilKmPerW, 0.5, x), 1, x))),
+      worseRun('deeper', ['ac.ampacity'], (r, x) => only('depthM', raised(r.depthM, 1, x))),
+      worseRun('a larger breaker on the cable', ['ac.ampacity', 'ac.breaker-largest'], (r, x) =>
+        only('breakerA', grown(r.breakerA, 2, x)),
+      ),
+      worseRun('a smaller breaker for the current', ['ac.breaker-rating'], (r, x) =>
+        only('breakerA', shrunk(r.breakerA, 0.4, x)),
+      ),
+      worseRun('a hotter breaker', ['ac.breaker-rating'], (r, x) =>
+        only('breakerAmbientC', raised(r.breakerAmbientC, 24, x)),
+      ),
+      worseRun('a breaker with closer neighbours', ['ac.breaker-rating'], (r, x) =>
+        only(
+          'breakerGroupFactor',
+          r.breakerGroupFactor === null ? null : Math.max(0.5, r.breakerGroupFactor - 0.4 * x()),
+        ),
+      ),
+      worseRun('a thinner PE', ['ac.pe-section'], (r) => only('peMm2', nextBelow(r.peMm2, EARTHS))),
+      worseRun('a thinner external earth', ['ac.external-earth'], (r) =>
+        only('externalEarthMm2', nextBelow(r.externalEarthMm2, EARTHS)),
+      ),
+      worseRun('more cables', ['ac.lugs-on-stud', 'ac.entries', 'ac.palm-thickness'], (r) =>
+        only('parallel', r.parallel === null ? null : Math.min(8, r.parallel + 1)),
+      ),
+      worseRun('a wider palm', ['ac.palm-width', 'ac.palm-gap'], (r, x) =>
+        only('palmWidthMm', grown(r.palmWidthMm, 2, x)),
+      ),
+      worseRun('a thicker palm', ['ac.palm-thickness'], (r, x) =>
+        only('palmThicknessMm', grown(r.palmThicknessMm, 2, x)),
+      ),
+      // Below 0.85 of nominal it is no reading of a board at all, and asked for again.
+      worseSurvey('a board at higher voltage', ['ac.terminal-voltage'], (s, x) =>
+        boardHighestV(s).value === null ? null : only('boardHighestV', raised(s.boardHighestV, 40, x)),
+      ),
+      worseSurvey('a smaller transformer', ['ac.transformer-load'], (s, x) =>
+        only('transformerKva', shrunk(s.transformerKva, 0.2, x)),
+      ),
+      worseBoard('a weaker busbar', ['ac.busbar', 'ac.main-on-busbar'], (b, x) =>
+        only('busbarA', shrunk(b.busbarA, 0.2, x)),
+      ),
+      worseBoard('a smaller main breaker', ['ac.main-breaker'], (b, x) =>
+        only('mainBreakerA', shrunk(b.mainBreakerA, 0.1, x)),
+      ),
+      worseBoard('a larger main breaker on the busbar', ['ac.main-on-busbar'], (b, x) =>
+        only('mainBreakerA', grown(b.mainBreakerA, 2, x)),
+      ),
+      worseBoard('a hotter main breaker', ['ac.main-breaker'], (b, x) =>
+        only('mainAmbientC', raised(b.mainAmbientC, 29, x)),
+      ),
+      worseType('more apparent power', ['ac.terminal-voltage', 'ac.transformer-load'], (t, x) => ({
+        maxApparentVa: Math.round(t.maxApparentVa * (1 + x())),
+      })),
+      worseType(
+        'more output current',
+        ['ac.breaker-rating', 'ac.voltage-rise', 'ac.busbar', 'ac.main-breaker'],
+        (t, x) => only('outputMaxA', grown(t.outputMaxA, 2, x)),
+      ),
+      worseType('fewer glands', ['ac.entries'], (t) =>
+        t.bay.glands !== null && t.bay.glands > 1 ? { bay: { ...t.bay, glands: 1 } } : null,
+      ),
+    ],
+    spoken: [
+      {
+        path: /torqueM(in|ax)Nm$/,
+        because:
+          'a sheet that prints one figure less prints another window: ±10 % about one, the thread’s own without any',
+      },
+      {
+        path: /(cableDiameter|palmWidth|palmThickness)Mm$/,
+        because: 'what was measured outranks the table; without it the table says what it knew before',
+      },
+      { path: /outputMaxA$/, because: 'without it the current is provisional, and its own rule is tight for it' },
+      { path: /glandSealSplitMm$/, because: 'advice on the seal, not a limit' },
+      { path: /^(strings|planes|chain)\./, because: 'not inputs of the AC side' },
+    ],
+  }));
