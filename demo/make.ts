@@ -327,7 +327,13 @@ function iceRink(): SiteDesign {
     },
   ];
   for (const p of planes)
-    d = withPlane(d, { ...p, moduleTypeId: 'larkglass-575', mounting: 'pitched_gap', rearShare: 0, engineeredUocColdV: null });
+    d = withPlane(d, {
+      ...p,
+      moduleTypeId: 'larkglass-575',
+      mounting: 'pitched_gap',
+      rearShare: 0,
+      engineeredUocColdV: null,
+    });
   for (let n = 1; n <= 8; n++) {
     d = withInverter(d, {
       id: `inv-${n}`,

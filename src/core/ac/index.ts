@@ -22,5 +22,5 @@ export const ac = discipline({
   assess: assessAc,
   rules: Object.values(AC_RULES).flat(),
   calculations: acCalculations,
-  version: 1,
+  version: 2,
 });

@@ -32,5 +32,5 @@ export const links = discipline({
   assess: assessLinks,
   rules: Object.values(LINKS_RULES).flat(),
   calculations: linksCalculations,
-  version: 1,
+  version: 2,
 });

@@ -5,13 +5,15 @@ import { Memo } from '../kernel/memo';
 import { exactly } from '../kernel/publishedTable';
 import { withStringAt, withStrings } from './arrange';
 import type { SiteDesign } from '../design';
+import { applyEdit } from '../design';
+import type { PvString } from '../site/parts';
 import { CABLE, COLD_BY, M575, SURVEY, T100, plane, siteOf } from '../testing/examples';
 import { checksOf } from '../testing/checks';
 import type { ColdBy } from './coldVoltage';
 import { coldModuleV, coldOnSite } from './coldVoltage';
 import { trackerCurrents } from './currents';
 import { dcAmpacityA } from '../conductor/schools/iec/dcCable';
-import { homeRunDrop } from './homeRun';
+import { homeRunDrop, homeRunLengths } from './homeRun';
 import { homeRunOhm } from '../conductor/pvCable';
 import { fuseProtects, fuseRange, sharedFuseRange, stringFuse } from './fuses';
 import { legalLayout } from './layout/legalLayout';
@@ -372,4 +374,88 @@ it('a site with a stamped cold voltage takes it from the plane, with its documen
     factor: expect.closeTo(56 / 51.62, 12),
   });
   expect(coldOnSite(survey, plane('p', 17), M575, 250_000).missing).toEqual(['engineered cold voltage of M575']);
+});
+
+describe('lengths of home runs', () => {
+  const d = siteOf(2, [plane('p', 34, { edgeM: 0, position: { xM: 0, yM: 10, zM: 6 } })]);
+  const at = (inverterId: string) => ({ inverterId, tracker: 1, input: 1, branch: 1 as const });
+  const lengthOf = (string: Partial<PvString>, over: Partial<SiteDesign> = {}) =>
+    homeRunLengths({ ...d, ...over, strings: [{ ...newString('s', 1, 'p', 17, at('inv-1')), ...string }] }).get('s');
+  const reckoned = 1.1 * (3 + 10 + 4.8);
+
+  it('a measured one belongs to the inverter it was measured to: hung elsewhere it is reckoned from the places', () => {
+    expect(lengthOf({ lengthM: 33, lengthToId: 'inv-1' })).toBe(33);
+    expect(lengthOf({ lengthM: 33, lengthToId: 'inv-2' })).toBeCloseTo(reckoned, 9);
+    expect(lengthOf({ lengthM: 33, lengthToId: 'inv-2', place: at('inv-2') })).toBe(33);
+    expect(lengthOf({ lengthM: 33, lengthToId: null })).toBeCloseTo(reckoned, 9);
+    expect(lengthOf({ lengthM: 33, lengthToId: 'inv-1', place: null })).toBeNull();
+  });
+  it('a string edited with a length has it measured to where it hangs', () => {
+    const s = { ...newString('s', 1, 'p', 17, at('inv-2')), lengthM: 21 };
+    expect(applyEdit(d, { kind: 'string', string: s }).strings[0]?.lengthToId).toBe('inv-2');
+    expect(applyEdit(d, { kind: 'strings', strings: [s] }).strings[0]?.lengthToId).toBe('inv-2');
+    expect(applyEdit(d, { kind: 'string', string: { ...s, lengthToId: 'inv-1' } }).strings[0]?.lengthToId).toBe(
+      'inv-1',
+    );
+  });
+  it('none is of no length: a plane and an inverter in one place leave it unknown', () => {
+    const here = d.inverters.map((u) => ({ ...u, position: { xM: 0, yM: 10, zM: 6 } }));
+    expect(lengthOf({}, { inverters: here })).toBeNull();
+    const drop = checksOf('strings', { ...d, inverters: here, strings: [newString('s', 1, 'p', 17, at('inv-1'))] });
+    expect(drop.find((c) => c.id === 'strings.home-run-drop')?.verdict).toBe('unknown');
+  });
+});
+
+describe('a Y on a site', () => {
+  const d = siteOf(1, [plane('p', 34)], { ...T100, connectorMaxA: 50 });
+  const at = (branch: 1 | 2) => ({ inverterId: 'inv-1', tracker: 1, input: 1, branch });
+  const y = (yM: number | null, lengthM = 30): SiteDesign => {
+    const measured = { lengthM, lengthToId: 'inv-1' };
+    return withStrings(d, [
+      { ...newString('a', 1, 'p', 17, at(1)), ...measured },
+      { ...newString('b', 2, 'p', 17, at(2)), ...measured, yM },
+    ]);
+  };
+  const of = (id: string, design: SiteDesign) => checksOf('strings', design).filter((c) => c.id === id);
+
+  it('is asked where it sits, at both its strings, and unknown until somebody says', () => {
+    for (const id of ['strings.cable-current', 'strings.home-run-drop'])
+      expect(of(id, y(null)).map((c) => [c.verdict, c.working[0]])).toEqual([
+        ['unknown', 'Missing: where the Y of tracker 1, input 1 sits: metres from it to the input'],
+        ['unknown', 'Missing: where the Y of tracker 1, input 1 sits: metres from it to the input'],
+      ]);
+  });
+  it('carries both strings on the shared part, and is no Y beyond the home run it lies on', () => {
+    expect(of('strings.cable-current', y(10)).map((c) => c.value)).toEqual([
+      expect.closeTo(35.525, 9),
+      expect.closeTo(35.525, 9),
+    ]);
+    const [alone, shared] = [of('strings.home-run-drop', y(0))[0]!, of('strings.home-run-drop', y(10))[0]!];
+    expect(shared.value! / alone.value!).toBeCloseTo(40 / 30, 9);
+    expect(of('strings.home-run-drop', y(31))[0]?.working[0]).toMatch(
+      /31 m from the input is beyond the home run of 30\.0 m/,
+    );
+  });
+});
+
+it('what rests on a sheet that itself stops is unknown, of a module and of an inverter', () => {
+  const d = siteOf(1, [plane('p', 34)]);
+  const laid = { ...withStrings(d, legalLayout(d).strings), survey: { ...SURVEY, lineV: 400 } };
+  const { modules, inverters } = laid.equipment;
+  const wrong = {
+    module: { ...laid, equipment: { inverters, modules: [{ ...M575, impA: 14.3 }] } },
+    inverter: { ...laid, equipment: { modules, inverters: [{ ...T100, startV: 1001 }] } },
+  };
+  const judged = (design: SiteDesign, element: string) =>
+    assessSite(design).checks.filter((c) => c.subject.element === element && !c.id.endsWith('.sheet'));
+  for (const [name, elements] of [
+    ['module', ['string', 'tracker']],
+    ['inverter', ['string', 'tracker', 'inverter', 'run', 'lug', 'board']],
+  ] as const)
+    for (const element of elements) {
+      const checks = judged(wrong[name], element);
+      expect(checks.length, `${name} ${element}`).toBeGreaterThan(0);
+      expect(new Set(checks.map((c) => c.verdict)), `${name} ${element}`).toEqual(new Set(['unknown']));
+    }
+  expect(judged(laid, 'string').some((c) => c.verdict === 'holds')).toBe(true);
 });

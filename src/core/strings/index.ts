@@ -38,5 +38,5 @@ export const strings = discipline({
   assess: assessStrings,
   rules: Object.values(STRINGS_RULES).flat(),
   calculations: stringsCalculations,
-  version: 1,
+  version: 2,
 });

@@ -38,6 +38,23 @@ describe('string list', () => {
       errors: [{ row: 3, column, text }],
     });
   });
+  it('tells plane names apart as the site does: by their capitals too, and another writing only where one plane can be meant', () => {
+    const twins = withStrings(siteOf(1, [plane('Roof', 40), plane('roof', 40), plane('west', 40)]), []);
+    const plane3 = (name: string) => stringsFromRows(twins, header, [['1', name, '17']]);
+    expect(plane3('Roof').strings?.[0]?.planeId).toBe('Roof');
+    expect(plane3('roof').strings?.[0]?.planeId).toBe('roof');
+    expect(plane3('WEST').strings?.[0]?.planeId).toBe('west');
+    expect(plane3('ROOF').errors[0]?.text).toContain('is no plane of this site');
+  });
+  it('reads leads, the place of a Y, and a length as measured to the inverter of its row', () => {
+    const row = ['7', 'south', '17', 'INV-01', '1', '1', '2', '', '', '41', '12,5', '3'];
+    expect(stringsFromRows(site, header, [row]).strings).toEqual([
+      expect.objectContaining({ lengthM: 41, lengthToId: 'inv-1', leadsM: 12.5, yM: 3 }),
+    ]);
+    expect(
+      stringsFromRows(site, header, [['7', 'south', '17', '', '', '', '', '', '', '0']]).errors[0]?.text,
+    ).toContain('0.1 to 1000 (got 0)');
+  });
   it('says which rows share an input or a number, and keeps nothing', () => {
     const rows = [
       ['1', 'south', '17', 'INV-01', '1', '1'],

@@ -1,5 +1,6 @@
 import highsLoader from 'highs';
 import { describe, expect, it, vi } from 'vitest';
+import type { MilpSolver } from '$core/kernel/milp';
 import type { Lock } from '$core/strings/part';
 import { withStrings } from '$core/strings/arrange';
 import type { SiteDesign } from '$core/design';
@@ -173,3 +174,46 @@ it('three fleets are ranked: every module used, fewest units, ratio nearest the 
   expect(fleets[0]!.ratio).toBeGreaterThan(0.9);
   expect(fleets[0]!.ratio).toBeLessThan(1.5);
 });
+
+it('a grid of 415 V finds 400 V units where their window allows it, and no others', () => {
+  const d = siteOf(0, [plane('south', 340)]);
+  const narrow = { ...T100, id: 'narrow', name: 'Narrow', lineMinV: 380, lineMaxV: 410 };
+  const silent = { ...T100, id: 'silent', name: 'Silent', lineMinV: null, lineMaxV: null };
+  const at = (lineV: number) =>
+    new Set(
+      fleetsFor({ ...d, survey: { ...d.survey, lineV } }, [T100, narrow, silent]).flatMap((f) =>
+        f.units.map((u) => u.type.id),
+      ),
+    );
+  expect(at(415)).toEqual(new Set(['t100']));
+  expect(at(400).size).toBeGreaterThan(1);
+});
+
+it('a layout keeps its time, the reasons it gives included', () => {
+  const type = { ...T100, ratedW: 250_000, maxApparentVa: 255_000, dcMaxW: null, trackers: 12, inputsPerTracker: 2 };
+  const d: SiteDesign = {
+    ...siteOf(
+      60,
+      Array.from({ length: 6 }, (_, i) => plane(`p${i}`, 20_000, { azimuthDeg: 40 * i })),
+      type,
+    ),
+    locks: [{ kind: 'max-lengths', count: 4 }, { kind: 'ratio', minPercent: 60, maxPercent: 140 }, { kind: 'use-all' }],
+  };
+  // A clock that counts what the solver was allowed, and a solver that always takes all of it: no wall clock decides this test.
+  let spentS = 0;
+  const slow: MilpSolver = (_, { timeLimitS }) => {
+    spentS += timeLimitS;
+    return { status: 'unknown', values: null, bound: -Infinity };
+  };
+  const tick = () => (spentS += 0.001);
+  bestLayout(d, slow, { timeLimitS: 10, nowS: tick });
+  expect(spentS).toBeLessThan(12);
+  const never: MilpSolver = (_, { timeLimitS }) => {
+    spentS += timeLimitS;
+    return { status: 'infeasible', values: null, bound: Infinity };
+  };
+  spentS = 0;
+  const { conflict } = bestLayout(d, never, { timeLimitS: 10, nowS: tick });
+  expect(spentS).toBeLessThan(12);
+  expect(conflict).not.toBeNull();
+}, 60_000);

@@ -54,6 +54,7 @@ function problemOf({ planes, units }: Spec): LayoutProblem {
     windows: planes.map(() => units.map(([, , inputs, , , min, max]) => ({ min, max, parallel: inputs }))),
     wayM: planes.map(([, x, y]) => units.map(([ux]) => 2.2 * (Math.abs(x - ux) + Math.abs(y)))),
     frozen: [],
+    frozenFit: true,
     before: [],
     maxLengths: null,
     ratioMin: null,

@@ -1,4 +1,4 @@
-import type { MilpSolver } from '../../kernel/milp';
+import type { MilpAnswer, MilpSolver } from '../../kernel/milp';
 import type { Lock } from '../part';
 import type { StringsDesign } from '../part';
 import { lineOf } from '../../site/line';
@@ -16,7 +16,7 @@ export interface Conflict {
   /** The smallest set found that cannot hold together: each of them is needed for the conflict. */
   readonly demands: readonly string[];
   readonly sentence: string;
-  /** For each, what letting go of it would mean. */
+  /** What letting go of one of them would mean: those alone for which it was tried, and a layout was found. */
   readonly release: readonly string[];
 }
 
@@ -41,27 +41,27 @@ export function explainConflict(
     ...LIMITS.map((name) => ({ name })),
     ...design.locks.filter((l) => l.kind !== 'use-all').map((lock) => ({ name: 'lock' as const, lock })),
   ];
-  const conflicts = (demands: readonly Demand[]): boolean => {
-    if (left() <= 0) return false;
-    const problem = asked(design, demands);
-    if (!problem) return false;
+  /** What the solver says of the demands alone, in the time there is; `unknown` where it could not tell. */
+  const answerTo = (demands: readonly Demand[]): MilpAnswer['status'] => {
+    const problem = left() > 0 ? asked(design, demands) : null;
+    if (!problem) return 'unknown';
     const { builder, cost } = layoutProgram(problem);
-    return (
-      solver(builder.minimising(cost.unused), { timeLimitS: Math.min(QUESTION_S, Math.max(0.05, left())) }).status ===
-      'infeasible'
-    );
+    const timeLimitS = Math.min(QUESTION_S, Math.max(0.05, left()));
+    return solver(builder.minimising(cost.unused), { timeLimitS }).status;
   };
+  const conflicts = (demands: readonly Demand[]) => answerTo(demands) === 'infeasible';
   if (!conflicts(all)) return null;
   let kept: readonly Demand[] = all;
   for (const demand of all) {
     const without = kept.filter((d) => d !== demand);
     if (conflicts(without)) kept = without;
   }
+  // What is offered is tried: with all the other demands in force, those of other contradictions too.
+  const releasing = kept.filter((d) => ['optimal', 'feasible'].includes(answerTo(all.filter((other) => other !== d))));
   return {
     demands: kept.map((d) => (d.name === 'lock' ? `lock:${d.lock.kind}` : d.name)),
-    sentence:
-      left() > 0 ? sentenceOf(design, kept) : `${contradiction(design, kept)} There was no time to narrow it down.`,
-    release: kept.map((d) => releaseOf(design, d)),
+    sentence: sentenceOf(design, kept, releasing, left() > 0),
+    release: releasing.map((d) => releaseOf(design, d)),
   };
 }
 
@@ -97,26 +97,38 @@ function asked(design: StringsDesign, demands: readonly Demand[]): LayoutProblem
   };
 }
 
-function sentenceOf(design: StringsDesign, kept: readonly Demand[]): string {
+function sentenceOf(
+  design: StringsDesign,
+  kept: readonly Demand[],
+  releasing: readonly Demand[],
+  inTime: boolean,
+): string {
+  const cut = cutSentence(design, kept);
+  const said = cut ?? `These demands contradict each other: ${kept.map((d) => wordsOf(design, d)).join('; ')}.`;
+  if (!inTime) return `${said} There was no time to narrow it down.`;
+  if (releasing.length === 0) return `${said} Dropping one of them is not enough: something else contradicts as well.`;
+  if (cut) return said;
+  return releasing.length === kept.length
+    ? `${said} Dropping any one of them solves it.`
+    : `${said} Dropping one of those below solves it.`;
+}
+
+/** Why planes cannot be cut whole, where that is all there is to it. */
+function cutSentence(design: StringsDesign, kept: readonly Demand[]): string | null {
   const names = new Set(kept.map((d) => d.name));
   const problem = layoutProblem({ ...design, locks: [] }, 'legal').problem;
   const only = (...wanted: string[]) => names.size === wanted.length && wanted.every((w) => names.has(w as Limit));
-  if (problem && (only('all_modules', 'n_min', 'n_max') || only('all_modules', 'n_min'))) {
-    const stuck = problem.planes.flatMap((plane, p) => {
-      const windows = (problem.windows[p] ?? []).flatMap((w) => (w ? [w] : []));
-      if (windows.length === 0) return [];
-      const hull = { min: Math.min(...windows.map((w) => w.min)), max: Math.max(...windows.map((w) => w.max)) };
-      return Math.ceil(plane.modules / hull.max) > Math.floor(plane.modules / hull.min)
-        ? [`${plane.label}: ${cutWords(plane.modules, hull)}.`]
-        : [];
-    });
-    if (stuck.length) return stuck.join(' ');
-  }
-  return `${contradiction(design, kept)} Dropping any one of them solves it.`;
+  if (!problem || !(only('all_modules', 'n_min', 'n_max') || only('all_modules', 'n_min'))) return null;
+  const stuck = problem.planes.flatMap((plane, p) => {
+    const windows = (problem.windows[p] ?? []).flatMap((w) => (w ? [w] : []));
+    if (windows.length === 0) return [];
+    const hull = { min: Math.min(...windows.map((w) => w.min)), max: Math.max(...windows.map((w) => w.max)) };
+    return Math.ceil(plane.modules / hull.max) > Math.floor(plane.modules / hull.min)
+      ? [`${plane.label}: ${cutWords(plane.modules, hull)}.`]
+      : [];
+  });
+  return stuck.length ? stuck.join(' ') : null;
 }
-
-const contradiction = (design: StringsDesign, kept: readonly Demand[]): string =>
-  `These demands contradict each other: ${kept.map((d) => wordsOf(design, d)).join('; ')}.`;
 
 function wordsOf(design: StringsDesign, demand: Demand): string {
   if (demand.name === 'lock') return lockWords(design, demand.lock);

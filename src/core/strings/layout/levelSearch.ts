@@ -88,6 +88,7 @@ function held(program: LayoutProgram, objective: Objective, levels: readonly Lev
 
 /** Whether counts keep every limit and every wish: those that counts can show, every module used, and no more lengths than asked for. */
 const keepsWishes = (problem: LayoutProblem, counts: readonly LayoutCount[], worth: Objective): boolean =>
+  problem.frozenFit &&
   countsFit(problem, counts) &&
   (!problem.useAll || worth.unused === 0) &&
   (problem.maxLengths === null || worth.distinctLengths <= problem.maxLengths);

@@ -65,6 +65,8 @@ export interface LayoutProblem {
   /** Metres of both poles from the middle of a plane to a unit, slack included; 0 while a place is unknown. */
   readonly wayM: readonly (readonly number[])[];
   readonly frozen: readonly FrozenString[];
+  /** Whether the strings that stay keep the wishes themselves: where they do not, no layout does. */
+  readonly frozenFit: boolean;
   /** Strings as they hang now: among layouts of the same worth the one that moves fewest of them is taken. */
   readonly before: readonly LayoutCount[];
   readonly maxLengths: number | null;
@@ -97,8 +99,6 @@ function parallelStrings(module: ModuleType, type: InverterType, gain: number, f
   const c = trackerCurrents(module, type, gain, 1);
   const range = fuseRange(module, gain, fuse.school);
   const fused = fuse.fuseA !== null && fuseProtects(range, fuse.school, fuse.fuseA);
-  // A fuse that does not protect is a stop of its own: no string goes there until it is changed.
-  if (fuse.fuseA !== null && !fused) return 0;
   if (type.connectorMaxA !== null && !within(c.inputA, type.connectorMaxA)) return 0;
   return Math.min(type.inputsPerTracker, c.maxByTracker, fused ? Number.POSITIVE_INFINITY : c.maxUnfused);
 }
@@ -210,6 +210,7 @@ export function layoutProblem(now: StringsDesign, breadth: Breadth): ProblemAnsw
       windows,
       wayM: planes.map((p) => units.map((u) => bothPolesM(p, u))),
       frozen,
+      frozenFit: frozenFit(locks, planes, units, frozen),
       before: [...hanging.values()],
       maxLengths: fewest.length ? Math.min(...fewest) : null,
       ratioMin: least.length ? Math.max(...least) : null,
@@ -217,6 +218,29 @@ export function layoutProblem(now: StringsDesign, breadth: Breadth): ProblemAnsw
       useAll: one('use-all').length > 0,
     },
   };
+}
+
+/** Whether strings that stay break no wish by standing where they stand: length and unit of their plane, a unit kept empty, one string a tracker. */
+function frozenFit(
+  locks: StringsDesign['locks'],
+  planes: readonly Plane[],
+  units: readonly LayoutUnit[],
+  frozen: readonly FrozenString[],
+): boolean {
+  const trackers = new Set(frozen.map((f) => `${f.unit}/${f.tracker}`));
+  if (locks.some((l) => l.kind === 'no-doubling') && trackers.size < frozen.length) return false;
+  return frozen.every((f) => {
+    const own = locks.filter((l) => 'planeId' in l && l.planeId === planes[f.plane]?.id);
+    const lengths = own.flatMap((l) => (l.kind === 'plane-length' ? [l.modules] : []));
+    const allowed = own.flatMap((l) => (l.kind === 'plane-inverter' ? [l.inverterId] : []));
+    const unit = units[f.unit];
+    return (
+      unit !== undefined &&
+      !unit.empty &&
+      lengths.every((n) => n === f.modules) &&
+      (allowed.length === 0 || allowed.includes(unit.id))
+    );
+  });
 }
 
 /** Plus and minus from the middle of the plane's edge to the unit, with slack, m. */

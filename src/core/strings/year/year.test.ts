@@ -9,6 +9,9 @@ import { moduleModel, parametersAt } from '../curve/diode';
 import { sharedMaximum } from '../curve/parallel';
 import { evenString, mismatch } from '../curve/tracker';
 import { M575 } from '../../testing/examples';
+import { ratioWords } from './yearResult';
+import { yearTrackers } from './trackers';
+import { trackerHour } from './unitHour';
 import { yearOfEnergy } from './yearOfEnergy';
 
 const CLEARNESS = [0.5, 0.55, 0.6, 0.62, 0.62, 0.62, 0.66, 0.66, 0.62, 0.55, 0.48, 0.45];
@@ -231,5 +234,46 @@ describe('EPW files (fields as in the EnergyPlus auxiliary programs manual)', ()
     const gap = (n: number) => year.map((l, i) => (i >= 100 && i < 100 + n ? l.replace(',10,5,', ',99.9,5,') : l));
     expect(read(gap(6)).year!.notes[0]).toContain('6 hours had missing values');
     expect(read(gap(7)).errors[0]!.text).toContain('more than six hours of dry-bulb temperature');
+  });
+});
+
+describe('what a year says is lost', () => {
+  it('clipping is said whatever the ratio: above 150 % it is said beside it', () => {
+    const unit = (dcW: number, clippedPercent: number) => ratioWords({ dcW, ratedW: 100_000, clippedPercent });
+    expect([unit(120_000, 3), unit(120_000, 3.1)]).toEqual(['', 'clips more than 3 % (SY04)']);
+    expect(unit(160_000, 8)).toBe('above the usual 150 % (SY03); clips more than 3 % (SY04)');
+    expect([unit(160_000, 1), unit(80_000, 0)]).toEqual(['above the usual 150 % (SY03)', 'larger than needed (SY02)']);
+  });
+  it('current above what a tracker takes is a loss, at most in the ratio of the currents', () => {
+    const part = { plane: 0, modules: 18, strings: 2, ohm: 0 };
+    const tracker = { unit: 0, tracker: 1, parts: [part], mixed: false, mixKey: '' };
+    const lit = [{ totalWm2: 1000, effectiveWm2: 1000, cellC: 50, moduleW: 500, currentA: 14, openV: 48 }];
+    const hour = (limitA: number) => trackerHour(tracker, lit, 1, limitA, () => 1);
+    expect(hour(28)).toMatchObject({ powerW: 18_000, limitedW: 0 });
+    expect(hour(21)).toMatchObject({ powerW: expect.closeTo(13_500, 6), limitedW: expect.closeTo(4500, 6) });
+  });
+  it('a year on trackers that take too little says how much at most, and holds less than one on trackers that take all', () => {
+    const d = siteWith([{ tiltDeg: 30, azimuthDeg: 180 }], 57.5, 1e6, EVER_CLEAR);
+    const type = d.equipment.inverters[0]!;
+    const weak = { ...d, equipment: { ...d.equipment, inverters: [{ ...type, trackerOperatingMaxA: 10 }] } };
+    const [all, less] = [yearOf(d), yearOf(weak)];
+    expect(all.limitedKwh).toBe(0);
+    expect(less.limitedKwh).toBeGreaterThan(0);
+    expect(less.dcKwh + less.limitedKwh).toBeCloseTo(all.dcKwh, 3);
+    expect(less.trackers.reduce((sum, t) => sum + t.limitedKwh, 0)).toBeCloseTo(less.limitedKwh, 6);
+  });
+  it('a Y counts twice the current on what its strings share, all of it while nobody said where it sits', () => {
+    const bare = siteWith([{ tiltDeg: 30, azimuthDeg: 180 }], 57.5, 1e6, EVER_CLEAR);
+    const [a, b, ...rest] = bare.strings;
+    const y = (yM: number | null) => [a!, { ...b!, place: { ...a!.place!, branch: 2 as const }, yM }, ...rest];
+    const ohm = (strings: typeof bare.strings) => {
+      const measured = strings.map((s) => ({ ...s, lengthM: 50, lengthToId: 'inv-1' }));
+      const d = { ...bare, dcCable: { ...bare.dcCable, sectionMm2: 6 as const }, strings: measured };
+      return yearTrackers(d)[0]!.parts[0]!.ohm;
+    };
+    const own = ohm(bare.strings);
+    expect(ohm(y(0))).toBeCloseTo(own, 12);
+    expect(ohm(y(20))).toBeCloseTo((own * 70) / 50, 12);
+    expect(ohm(y(null))).toBeCloseTo(2 * own, 12);
   });
 });

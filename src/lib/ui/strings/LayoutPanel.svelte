@@ -92,10 +92,12 @@
     {@const c = run.answer.conflict}
     <div class="mt-2 border-l-4 border-tight bg-paper px-3 py-2" role="alert">
       <p class="font-semibold">{c.sentence}</p>
-      <p class="text-sm">What would release it:</p>
-      <ul class="list-disc pl-5 text-sm">
-        {#each c.release as r (r)}<li>{r}</li>{/each}
-      </ul>
+      {#if c.release.length}
+        <p class="text-sm">What would release it:</p>
+        <ul class="list-disc pl-5 text-sm">
+          {#each c.release as r (r)}<li>{r}</li>{/each}
+        </ul>
+      {/if}
     </div>
   {/if}
 

@@ -54,6 +54,8 @@ export function layoutProgram(problem: LayoutProblem): LayoutProgram {
   const doubled = doubledColumns(building);
   const moved = movedColumns(building);
   const { b: builder, strings, writers } = building;
+  // Strings that stay and break a wish by staying: there is no layout, and the program says so.
+  if (!problem.frozenFit) builder.row(1, INFINITE, []);
   return {
     builder,
     strings,
