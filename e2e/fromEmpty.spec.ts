@@ -14,6 +14,9 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
   const survey = page.locator('form').filter({ has: page.getByRole('button', { name: 'Save the survey' }) });
   await fill(survey, {
     Place: 'Sagveien 2, Ravnsund',
+    Latitude: '59.4',
+    Altitude: '40',
+    'On a building': 'other building',
     'Lowest expected ambient at dawn': '-160',
     'Hot design ambient': '33',
     'Legal DC limit': '1500',
@@ -31,9 +34,16 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
   await page.getByRole('button', { name: 'Save the survey' }).press('Enter');
   await expect(page.getByText('Lowest expected ambient at dawn: -60 to 35 °C.')).toBeVisible();
   await expect(survey.getByLabel(/^Place/)).toHaveValue('Sagveien 2, Ravnsund');
+  // A sign that was lost is asked about, not refused: it may be right somewhere.
+  await fill(survey, { 'Lowest expected ambient at dawn': '16' });
+  await page.getByRole('button', { name: 'Save the survey' }).press('Enter');
+  await expect(page.getByRole('list', { name: 'Asked about the temperatures' })).toContainText(
+    'Was the sign lost: −16 °C?',
+  );
   await fill(survey, { 'Lowest expected ambient at dawn': '-16' });
   await page.getByRole('button', { name: 'Save the survey' }).press('Enter');
   await saved(page);
+  await expect(page.getByRole('list', { name: 'Asked about the temperatures' })).toHaveCount(0);
 
   await page.getByRole('button', { name: 'Add a plane' }).click();
   await fill(page, {
@@ -42,6 +52,7 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
     'Modules on the plane': '34',
     'Tilt from flat': '12',
     'Azimuth from north': '182',
+    'Light on the rear over light in front': '0',
     'To the right': '2',
     'Up the plan': '9',
     Height: '6',
@@ -78,8 +89,16 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
   const run = page.getByRole('region', { name: 'Run of INV-01' });
   await run.getByRole('button', { name: 'Size this run' }).click();
   await expect(page.getByRole('alert')).toContainText('length of the run');
+  // A run starts with nothing known: no metal, no method, no count of cables that nobody chose.
+  await expect(page.getByRole('alert')).toContainText('metal of the lines');
   await fill(run, {
     'One-way length': '24',
+    'Installation method': 'E',
+    'Sun on the cable': 'no',
+    'Kind of breaker': 'moulded-case',
+    'Metal of the lines': 'Cu',
+    Insulation: 'XLPE',
+    'The PE is a core of the cable': 'yes',
     'How the circuits of the group lie': 'single layer, ladder or cleats',
     'Other circuits in the same group': '0',
     'Ambient of air or ground': '35',
@@ -91,7 +110,9 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
   await run.getByRole('button', { name: 'Save the run' }).click();
   await saved(page);
   await run.getByRole('button', { name: 'Size this run' }).click();
-  await expect(page.getByRole('row', { name: /INV-01/ })).toContainText('holds');
+  await expect(page.getByRole('row', { name: /INV-01/ })).toContainText('5-core 70 mm² Cu XLPE');
+  // What the program does not judge yet stands beside it as unknown: no run looks judged that is not.
+  await expect(page.getByRole('row', { name: /INV-01/ })).toContainText('unknown');
   await saved(page);
 
   await page.getByRole('link', { name: 'Links', exact: true }).click();

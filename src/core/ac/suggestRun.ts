@@ -35,11 +35,10 @@ const measuredParts = (run: AcRun, sectionMm2: number) =>
 function sized(run: AcRun, sectionMm2: number, parallel: number, breakerA: number, school: School): AcRun {
   const lines = { ...run, ...measuredParts(run, sectionMm2), sectionMm2, parallel, breakerA };
   const metals = { peMetal: run.peMetal ?? run.metal, externalEarthMetal: run.externalEarthMetal ?? ('Cu' as const) };
-  const earthed = { ...lines, ...metals };
-  const earthMm2 = school.externalEarthMm2(earthed).value;
+  const withPe = { ...lines, ...metals, peMm2: school.protectiveEarthMm2({ ...lines, ...metals }).value };
+  const earthMm2 = school.externalEarthMm2(withPe).value;
   return {
-    ...earthed,
-    peMm2: school.protectiveEarthMm2(earthed).value,
+    ...withPe,
     externalEarthMm2: earthMm2 === null ? null : school.standardSectionMm2(earthMm2).value,
   };
 }

@@ -53,6 +53,7 @@ export interface LaidCable extends AskedKind {
 export interface LineAndPe {
   readonly sectionMm2: number | null;
   readonly metal: Metal | null;
+  readonly peMm2: number | null;
   readonly peMetal: Metal | null;
   readonly externalEarthMetal: Metal | null;
   readonly insulation: Insulation | null;

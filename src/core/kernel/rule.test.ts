@@ -120,6 +120,16 @@ describe('the rules of a folder', () => {
       ['unknown', null, ['Missing: a sheet without errors']],
     ]);
   });
+  it('that read no sheet are judged whatever the sheet is', () => {
+    const free = rule<Load>()({
+      id: 'x.free',
+      ...card,
+      sheetFree: true,
+      needs: {},
+      judge: () => found('holds', () => ['so']),
+    });
+    expect(ask([free], { massKg: 1, mostKg: 9 }, SUBJECT, ['a sheet without errors'])[0]?.verdict).toBe('holds');
+  });
   it('stand before anybody built them, and are unknown whatever is given', () => {
     const toCome = ruleToCome<Load>({ id: 'x.shock', ...card, asks: ['shock at the landing'] });
     expect([...rulesIn({ './a.ts': { toCome } })].map((r) => [r.id, r.toCome])).toEqual([['x.shock', true]]);

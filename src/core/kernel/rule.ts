@@ -33,6 +33,8 @@ export interface RuleCard {
   readonly basis: Basis;
   /** Schools of rules that answer it; every school where absent. The others' answer is `unknown`. */
   readonly schools?: readonly string[];
+  /** It reads no figure of a data sheet: a sheet that does not stand keeps nothing back from it. */
+  readonly sheetFree?: true;
 }
 export interface ListedRule extends RuleCard {
   /** Names of what it cannot do without. */
@@ -170,4 +172,6 @@ export const ask = <S>(
   subject: Subject,
   wanting: readonly string[] = [],
 ): Check[] =>
-  rules.map((r) => (wanting.length && !r.toCome ? unknownCheck(r, subject, wanting) : r.check(about, subject)));
+  rules.map((r) =>
+    wanting.length && !r.toCome && !r.sheetFree ? unknownCheck(r, subject, wanting) : r.check(about, subject),
+  );

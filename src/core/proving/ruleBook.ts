@@ -18,6 +18,8 @@ export const RULE_BOOK: readonly RuleChapter[] = [
 /** Schools that answer a rule; the others' sites get `unknown`. */
 export const schoolsOf = (rule: ListedRule): readonly string[] => rule.schools ?? SCHOOL_NAMES;
 
-/** How sure its source is: read, written down from memory, or common practice. */
-export const standingOf = ({ basis }: ListedRule): string =>
-  basis.kind === 'published' ? (basis.recalled ? 'recalled from memory' : 'read') : basis.kind;
+/** How sure its source is: read, written down from memory, or common practice; or that nobody built it yet. */
+export const standingOf = ({ basis, toCome }: ListedRule): string => {
+  if (toCome) return 'not judged by the program yet';
+  return basis.kind === 'published' ? (basis.recalled ? 'recalled from memory' : 'read') : basis.kind;
+};

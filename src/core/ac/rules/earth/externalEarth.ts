@@ -4,7 +4,7 @@ import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
 import type { RunResult } from '../../results';
 
-/** Section of the external chassis earth, mm²: what the PE has to be, in equivalent metal, and never under 10 Cu or 16 Al. */
+/** Section of the external chassis earth, mm²: as the PE of the cable and never less than that has to be, in equivalent metal; never under 10 Cu or 16 Al. */
 export const EXTERNAL_EARTH = rule<RunResult>()({
   id: 'ac.external-earth',
   title: 'External chassis earth',
@@ -12,7 +12,7 @@ export const EXTERNAL_EARTH = rule<RunResult>()({
   basis: published('IEC 60364-5-54, 543.7; default: both earths'),
   schools: ['IEC'],
   needs: {
-    neededMm2: { as: 'section', answer: (r) => r.externalEarthNeededMm2 },
+    neededMm2: { as: 'section and PE', answer: (r) => r.externalEarthNeededMm2 },
     earthMm2: { as: 'external chassis earth', of: (r) => r.run.externalEarthMm2 },
   },
   judge: ({ neededMm2, earthMm2 }, { run }) =>
@@ -20,7 +20,7 @@ export const EXTERNAL_EARTH = rule<RunResult>()({
       value: earthMm2,
       limit: neededMm2,
       working: () => [
-        `as the PE that the lines want, in ${run.externalEarthMetal}, at least 10 mm² Cu or 16 mm² Al: ${fixed(neededMm2, 1)} mm² needed, ${earthMm2} mm² chosen`,
+        `as the PE of the cable, and as the lines want it, in ${run.externalEarthMetal}, at least 10 mm² Cu or 16 mm² Al: ${fixed(neededMm2, 1)} mm² needed, ${earthMm2} mm² chosen`,
       ],
     }),
 });

@@ -27,14 +27,18 @@ function protectiveEarth(line: LineAndPe): Answer<number> {
   return or(standardSectionMm2(raw.value), `a standard PE section of ${Math.ceil(raw.value)} mm²`);
 }
 
-/** As an earth of its own beside the PE: what the PE has to be, never what happens to be chosen. */
+/** An earth of its own beside the PE: as the PE of the cable, and never less than that has to be. A PE that is too thin lowers nothing. */
 function externalEarth(line: LineAndPe): Answer<number> {
   const pe = protectiveEarth(line);
-  const { peMetal, externalEarthMetal, insulation } = line;
-  const missing = [...pe.missing, ...(externalEarthMetal === null ? ['metal of the external earth'] : [])];
-  if (pe.value === null || peMetal === null || externalEarthMetal === null || insulation === null)
-    return lacking(...missing);
-  return known(externalEarthMinMm2(pe.value, peMetal, externalEarthMetal, insulation));
+  const { peMm2, peMetal, externalEarthMetal, insulation } = line;
+  const missing = [
+    ...pe.missing,
+    ...(peMm2 === null ? ['PE section'] : []),
+    ...(externalEarthMetal === null ? ['metal of the external earth'] : []),
+  ];
+  if (missing.length || pe.value === null || peMm2 === null) return lacking(...missing);
+  if (peMetal === null || externalEarthMetal === null || insulation === null) return lacking(...missing);
+  return known(externalEarthMinMm2(Math.max(pe.value, peMm2), peMetal, externalEarthMetal, insulation));
 }
 
 /** IEC 60364 and the product standards beside it. */

@@ -10,6 +10,7 @@ export const TRACKER_MIX = rule<LoadedTracker>()({
   title: 'One type, tilt, azimuth and length',
   unit: '',
   basis: practice('modules on one tracker share one voltage: never mix; unequal lengths push current back'),
+  sheetFree: true,
   needs: {},
   judge: (_, { first, strings }) => {
     const kinds = new Set(strings.map((s) => `${classOf(s.plane)}|${s.string.modules}`));
