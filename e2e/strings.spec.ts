@@ -196,6 +196,9 @@ test('the bench is two inputs away from a string window, a fuse, a cable and a c
   await page.getByLabel('Coldest morning').fill('-99');
   await expect(page.getByRole('alert')).toContainText('−60 to 35 °C');
   await page.getByLabel('Strings in parallel').fill('3');
+  // A module that sees behind wants to be told how much light comes from there.
+  await expect(page.getByRole('region', { name: 'String fuse' })).toContainText('Give the light on the rear');
+  await page.getByLabel('Light on the rear').fill('0.1');
   await expect(page.getByRole('region', { name: 'String fuse' })).toContainText(
     /Needed, both poles|no standard rating/,
   );

@@ -33,10 +33,13 @@
   let hottestC = $state<number | null>(null);
   let coldMethod = $state<(typeof COLD_METHODS)[number]>('coefficient');
   let countTolerance = $state(false);
-  /** Light behind over light in front: the usual of the mounting until somebody types another. */
-  let typedShare = $state<number | null>(null);
-  const rearShare = $derived(typedShare ?? MODULE_MOUNTING[mounting].rearRatio);
-  const gain = $derived(module && inRange(rearShare, 0, 0.3) ? rearGain(module, rearShare) : null);
+  /** Light behind over light in front: counts for modules that see behind, and is nobody’s until somebody types it. */
+  let rearShare = $state<number | null>(null);
+  const gain = $derived.by(() => {
+    if (!module) return null;
+    if (module.bifaciality === 0) return 1;
+    return rearShare !== null && inRange(rearShare, 0, 0.3) ? rearGain(module, rearShare) : null;
+  });
   let modules = $state(17);
   let strings = $state(2);
   const inputs = $derived<WindowInputs | null>(
@@ -155,20 +158,22 @@
     >
     <label
       >Light on the rear over light in front<input
-        class="num w-24 {BOX}"
+        class="num w-32 {BOX}"
         type="number"
         min="0"
         max="0.3"
         step="0.01"
         placeholder="usually {MODULE_MOUNTING[mounting].rearRatio}"
-        bind:value={typedShare}
+        bind:value={rearShare}
       /></label
     >
     <label>Modules in series<input class="num w-20 {BOX}" type="number" min="1" max="60" bind:value={modules} /></label>
     <label
       >Strings in parallel<input class="num w-20 {BOX}" type="number" min="1" max="24" bind:value={strings} /></label
     >
-    {#if gain === null}<p role="alert" class="text-stop">The share on the rear must be 0 to 0.3.</p>{/if}
+    {#if rearShare !== null && !inRange(rearShare, 0, 0.3)}<p role="alert" class="text-stop">
+        The share on the rear must be 0 to 0.3.
+      </p>{/if}
     {#if !counted}<p role="alert" class="text-stop">
         Modules must be a whole number from 1 to 60, strings from 1 to 24.
       </p>{/if}
@@ -187,7 +192,9 @@
           </select></label
         >
         <label class="flex items-center gap-2"
-          ><input type="checkbox" bind:checked={countTolerance} />Count the tolerance of U<sub>oc</sub></label
+          ><input type="checkbox" class="border-rule" bind:checked={countTolerance} /><span
+            >Count the tolerance of U<sub>oc</sub></span
+          ></label
         >
       </header>
       {#if coldestC !== null && !inRange(coldestC, -60, 35)}<p role="alert" class="text-stop">
@@ -216,7 +223,9 @@
           strings
         </p>
         <p class="text-sm text-dim">IEC 62548-1; NFPA 70 690.9; ratings IEC 60269-6 (recalled).</p>
-      {/if}
+      {:else}<p class="mt-1">
+          <VerdictMark verdict="unknown" /> Give the light on the rear: {module.name} sees behind.
+        </p>{/if}
     </section>
 
     <section class="sheet p-3" aria-labelledby="b-cable">

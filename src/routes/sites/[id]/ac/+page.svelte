@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
   import type { RunResult } from '$core/ac/results';
-  import { cableWords } from '$core/ac/cableWords';
+  import { lineWords } from '$core/ac/cableWords';
   import { runResults } from '$core/ac/results';
   import { ARRANGEMENTS_IN_AIR, SPACINGS_IN_GROUND } from '$core/conductor/laid';
   import { worstOf } from '$core/kernel/check';
@@ -135,7 +135,7 @@
                 <td class="num">{fixed(r.designCurrent.currentA, 1)} A</td><td class="num"
                   >{formatQuantity(r.run.breakerA, 'A')}</td
                 >
-                <td class="num whitespace-nowrap">{cableWords(r.run)}</td>
+                <td class="num whitespace-nowrap">{lineWords(r.run)}</td>
                 <td class="num">{formatQuantity(r.run.lengthM, 'm')}</td><td class="num"
                   >{formatQuantity(r.ampacity.value?.izA, 'A')}</td
                 >

@@ -233,7 +233,7 @@
           From revision {shown?.revision}; the design or its weather changed since. Compute again.
         </p>{/if}
       <dl class="mt-2 grid grid-cols-2 gap-3 sm:grid-cols-4 lg:grid-cols-6">
-        {#each [['AC energy', mwh(r.acKwh)], ['per kWp', `${fixed(r.kwhPerKwp, 0)} kWh`], ['clipped', `${fixed(r.clippedPercent, 2)} %`], ['lost by mixing', `${fixed(r.mismatchKwh, 0)} kWh`], ['lost in DC cable', `${fixed(r.cableKwh, 0)} kWh`], ['level ground', `${fixed(r.globalKwhM2, 0)} kWh/m²`]] as [name, text] (name)}
+        {#each [['AC energy', mwh(r.acKwh)], ['per kWp', `${fixed(r.kwhPerKwp, 0)} kWh`], ['clipped', `${fixed(r.clippedPercent, 2)} %`], ['lost by mixing', `${fixed(r.mismatchKwh, 0)} kWh`], ['lost to tracker current, at most', `${fixed(r.limitedKwh, 0)} kWh`], ['lost in DC cable', `${fixed(r.cableKwh, 0)} kWh`], ['level ground', `${fixed(r.globalKwhM2, 0)} kWh/m²`]] as [name, text] (name)}
           <div class="border-t-2 border-ink pt-1">
             <dt class="text-sm text-dim">{name}</dt>
             <dd class="num text-lg">{text}</dd>
