@@ -13,6 +13,8 @@ export default defineConfig({
   plugins: [tailwindcss(), sveltekit()],
   worker: { format: 'es' },
   test: {
+    // Every core: half of two is one.
+    maxWorkers: '100%',
     projects: [
       {
         extends: true,
@@ -21,6 +23,8 @@ export default defineConfig({
       {
         extends: true,
         test: {
+          // Every core: half of two is one.
+          maxWorkers: '100%',
           name: 'db',
           include: ['src/**/*.db.test.ts'],
           globalSetup: 'scripts/testDatabase.mjs',

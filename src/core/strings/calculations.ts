@@ -9,12 +9,12 @@ import { planeSchema, pvStringSchema } from '../site/parts';
 import { surveySchema } from '../site/survey';
 import { withStrings } from './arrange';
 import type { ColdBy } from './coldVoltage';
+import { rearGainOf } from './currents';
 import { moduleModel, parametersAt } from './curve/diode';
 import { evenString, mismatch } from './curve/tracker';
 import { stringFuse, stringFuseSchema } from './fuses';
 import { homeRunDrop, homeRunDropSchema } from './homeRun';
 import { layoutSchema, legalLayout } from './layout/legalLayout';
-import { rearGain } from './moduleAt';
 import { dcCableSchema, stringsFlaws, stringsShape } from './part';
 import { verifyLayout, violationSchema } from './verify';
 import { stringWindow, stringWindowSchema } from './window';
@@ -71,20 +71,17 @@ export const stringsCalculations = {
     summary: 'Reverse current and string fuse of strings in parallel',
     input: z.object({
       module: moduleTypeSchema,
-      rearShare: quantity(0, 0.3, '', 'Light on the rear over light in front').default(0),
+      rearShare: planeSchema.shape.rearShare,
       strings: z.number().int().min(1).max(24),
       school: surveySchema.shape.school,
       shortCircuitLimitIsStc: z.boolean().default(false),
     }),
     output: stringFuseSchema,
-    run: (i) =>
-      stringFuse(
-        i.module,
-        rearGain(i.module, i.rearShare),
-        i.strings,
-        i.school,
-        i.shortCircuitLimitIsStc ? 1 : undefined,
-      ),
+    run: (i) => {
+      const gain = rearGainOf(i.module, { label: i.module.name, rearShare: i.rearShare });
+      if (gain.value === null) throw new RangeError(`rearShare must be given for ${i.module.name}, which sees behind`);
+      return stringFuse(i.module, gain.value, i.strings, i.school, i.shortCircuitLimitIsStc ? 1 : undefined);
+    },
   }),
   'dc-home-run': calculation({
     summary: 'Voltage drop and loss of a home run at standard conditions',

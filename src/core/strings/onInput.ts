@@ -46,7 +46,8 @@ export function stringsOnInputs(
 ): StringOnInput[] {
   const line = lineOf(design);
   const { survey, dcCable: cable } = design;
-  const windows = new Map<string, Answer<StringWindow>>();
+  const ofType = inverterSheetWanted(type);
+  const ofPlane = new Map<string, Pick<StringOnInput, 'window' | 'gain' | 'wanting'>>();
   const onTracker = new Map<number, number>();
   const onInput = new Map<string, PvString[]>();
   for (const s of strings) {
@@ -60,18 +61,21 @@ export function stringsOnInputs(
     const { place } = string;
     if (!place || !on) return [];
     const { plane, module } = on;
-    const window = windows.get(plane.id) ?? windowOnSite(survey, plane, module, type, line.ratedW || null);
-    windows.set(plane.id, window);
+    const alike = ofPlane.get(plane.id) ?? {
+      window: windowOnSite(survey, plane, module, type, line.ratedW || null),
+      gain: rearGainOf(module, plane),
+      wanting: [...moduleSheetWanted(module), ...ofType],
+    };
+    ofPlane.set(plane.id, alike);
     const lengthM = lengths.get(string.id) ?? null;
     const parallel = onTracker.get(place.tracker) ?? 1;
     const together = onInput.get(inputKey(place)) ?? [string];
     return [
       {
-        ...{ string, place, plane, module, unit, type, survey, window, lengthM, parallel, cable },
+        ...{ string, place, plane, module, unit, type, survey, lengthM, parallel, cable },
+        ...alike,
         joined: together.length,
         sharedM: sharedOf(together, place, lengthM),
-        gain: rearGainOf(module, plane),
-        wanting: [...moduleSheetWanted(module), ...inverterSheetWanted(type)],
       },
     ];
   });

@@ -42,7 +42,7 @@ interface Size {
 }
 
 /** A site as the first edition knew it, with inputs missing and limits passed: what came later is not said. */
-export function randomEdition1(seed: number, most: Size = { inverters: 5, trackers: 12 }): SiteDesign {
+function randomEdition1(seed: number, most: Size = { inverters: 5, trackers: 12 }): SiteDesign {
   const next = generator(seed);
   const between = (lo: number, hi: number, step = 0.01) => Math.round((lo + next() * (hi - lo)) / step) * step;
   const whole = (lo: number, hi: number) => Math.floor(lo + next() * (hi - lo + 1));

@@ -10,7 +10,7 @@ const pick = <T>(items: readonly T[], random: Random): T | undefined => items[Ma
 type Change<P> = (part: P, random: Random) => Partial<P> | null;
 
 /** A list of the design with one of its parts changed. */
-export const worseIn =
+const worseIn =
   <P extends object>(list: (d: SiteDesign) => readonly P[], put: (d: SiteDesign, parts: P[]) => SiteDesign) =>
   (what: string, rules: readonly string[], change: Change<P>): Worse => ({
     what,

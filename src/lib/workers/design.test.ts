@@ -205,7 +205,7 @@ it('a layout keeps its time, the reasons it gives included', () => {
     spentS += timeLimitS;
     return { status: 'unknown', values: null, bound: -Infinity };
   };
-  const tick = () => (spentS += 0.001);
+  const tick = () => (spentS += 0.05);
   bestLayout(d, slow, { timeLimitS: 10, nowS: tick });
   expect(spentS).toBeLessThan(12);
   const never: MilpSolver = (_, { timeLimitS }) => {

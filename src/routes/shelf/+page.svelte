@@ -5,7 +5,6 @@
   import { inverterFindings } from '$core/equipment/inverterSheet';
   import { inverterSheetSchema } from '$core/equipment/inverterType';
   import { sheetFindings } from '$core/equipment/moduleType';
-  import type { ModuleType } from '$core/equipment/moduleType';
   import { fixed } from '$core/kernel/quantity';
   import { ApiProblem, post } from '$lib/client/api';
   import type { ModuleSheetForm } from '$lib/schemas/forms';

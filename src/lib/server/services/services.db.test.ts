@@ -118,7 +118,7 @@ describe('design in the database', () => {
     );
     await db().execute(sql`delete from design_part where site_id = ${siteId} and part = 'strings'`);
     const { design } = await loadDesign(context, siteId);
-    expect(design).toEqual({ ...laidOut, dcCable: BLANK_DC_CABLE });
+    expect(design).toEqual({ ...laidOut, survey: { ...laidOut.survey, building: null }, dcCable: BLANK_DC_CABLE });
     await changeDesign(context, siteId, 2, (d) => ({ ...d, board: { ...d.board, label: 'Renewed' } }));
     const rows = await db().execute(sql`select shape, survey ? 'building' as known from site where id = ${siteId}`);
     expect(rows[0]).toMatchObject({ known: true });

@@ -34,8 +34,7 @@ const pointers = (body: unknown) => (problemSchema.parse(body).errors ?? []).map
 
 describe('calculations of the string side', () => {
   it('give a fuse of 25 A for three strings, and none for two', async () => {
-    const ask = (strings: number) =>
-      calculate('string-fuse', { module: M575, mounting: 'pitched_gap', strings, school: 'IEC' });
+    const ask = (strings: number) => calculate('string-fuse', { module: M575, rearShare: 0, strings, school: 'IEC' });
     expect(stringsCalculations['string-fuse'].output.parse((await ask(3)).body)).toMatchObject({
       needed: true,
       ratingA: 25,
@@ -59,8 +58,8 @@ describe('calculations of the string side', () => {
     expect(stringsCalculations['tracker-curve'].output.parse(body).lossPercent).toBeCloseTo(0.30495, 4);
   });
   it.each([
-    ['string-fuse', { module: M575, mounting: 'attic', strings: 2, school: 'IEC' }, '/mounting'],
-    ['string-fuse', { module: M575, mounting: 'flush', strings: 0, school: 'IEC' }, '/strings'],
+    ['string-fuse', { module: M575, rearShare: 0.31, strings: 2, school: 'IEC' }, '/rearShare'],
+    ['string-fuse', { module: M575, rearShare: 0, strings: 0, school: 'IEC' }, '/strings'],
     ['dc-home-run', { module: M575, modules: 18, lengthM: 55, sectionMm2: 7 }, '/sectionMm2'],
     ['dc-home-run', { module: M575, modules: 18, lengthM: 0, sectionMm2: 6 }, '/lengthM'],
     ['tracker-curve', { mpptMinV: 200, mpptMaxV: 1000, strings: [] }, '/strings'],
@@ -162,7 +161,7 @@ describe('lists, weather and years of a site', () => {
     const csv = await fetch(`${at}/sites/${site}/strings/lists/map.csv`);
     expect(csv.headers.get('content-disposition')).toBe('attachment; filename="test-site-strings.csv"');
     expect((await csv.text()).split('\r\n')[0]).toBe(
-      'string,plane,modules,inverter,tracker,input,branch,start_x_m,start_y_m,length_m',
+      'string,plane,modules,inverter,tracker,input,branch,start_x_m,start_y_m,length_m,leads_m,y_m',
     );
     expect((await fetch(`${at}/sites/01969a00-1000-7000-8000-00000000ffff/strings/lists/map.xlsx`)).status).toBe(404);
   });
