@@ -11,9 +11,12 @@ const INCREMENTAL = path.resolve('.yard/mutants-incremental.json');
 /** Rules, and the arithmetic that sets their limits. */
 const MUTATE = [
   'src/core/*/rules/*/*.ts',
-  'src/core/strings/{dcLimit,legalLimit,coldVoltage,currents,fuses,dcAcRatio}.ts',
-  'src/core/ac/{torque,palmGap,gland,designCurrent,voltage,limits}.ts',
-  'src/core/site/gridCodes.ts',
+  'src/core/strings/{dcLimit,legalLimit,coldVoltage,currents,fuses,dcAcRatio,homeRun,onInput}.ts',
+  'src/core/strings/verify/*.ts',
+  'src/core/ac/{torque,palmGap,gland,designCurrent,voltage,limits,boardLoad,suggestRun,wiring}.ts',
+  'src/core/links/{chain,edits}.ts',
+  'src/core/site/{gridCodes,boardVoltage,nominalVoltage,temperatureQuestions,position}.ts',
+  'src/core/equipment/{inverterSheet,sheetFinding}.ts',
   'src/core/kernel/{rule,judgement,rounding}.ts',
   '!src/core/**/*.test.ts',
   '!src/core/**/index.ts',
@@ -24,6 +27,8 @@ const LONG = [
   'src/core/strings/{layout,year,curve}/**',
   'src/core/{sun,weather}/**',
   'src/core/design/edition.test.ts',
+  // Thousands of random designs: they find what nobody thought of, and take their time.
+  'src/core/*/neverFlatters.test.ts',
 ];
 
 function copyOfCore() {
