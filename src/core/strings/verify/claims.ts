@@ -41,17 +41,15 @@ export function claims(design: StringsDesign, placed: readonly Placed[], stated:
     lengthSpread: 'spread of lengths',
     doubled: 'number of doubled strings',
   };
-  const off = (a: number, b: number) => Math.abs(a - b) > 1e-6 * Math.max(1, Math.abs(b));
+  // A figure that is left out is not the figure.
+  const off = (a: number | undefined, b: number) =>
+    a === undefined || Math.abs(a - b) > 1e-6 * Math.max(1, Math.abs(b));
   const wrong = Object.entries(recomputed)
-    .filter(
-      ([level, value]) => off(stated.objective[level] ?? Number.NaN, value) || stated.objective[level] === undefined,
-    )
+    .filter(([level, value]) => off(stated.objective[level], value))
     .map(([level, value]) =>
       say('V09', `The stated ${words[level]} is ${stated.objective[level]}; it recomputes to ${value}.`),
     );
-  const proved = Object.keys(recomputed).every(
-    (level) => !off(stated.bound[level] ?? Number.NaN, stated.objective[level] ?? 0),
-  );
+  const proved = Object.keys(recomputed).every((level) => !off(stated.bound[level], stated.objective[level] ?? 0));
   const beyond = Object.keys(recomputed).some(
     (level) =>
       (stated.bound[level] ?? 0) > (stated.objective[level] ?? 0) + 1e-6 * Math.max(1, stated.objective[level] ?? 0),
