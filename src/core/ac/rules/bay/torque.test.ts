@@ -21,6 +21,8 @@ edges(TORQUE, {
   ],
   says: [
     [torque(null, 20), /^18 to 22 N·m from the data sheet/, /18\.8 to 21\.2/],
+    [torque(20, 30), /^20 to 30 N·m from the data sheet/, /20\.8 to 28\.8/],
+    [torque(null, null), /^20 to 30 N·m/, /20\.8 to 28\.8/, /^The sheet gives no torque: look for a print/],
     [torque(24, 25), /./, /the window is empty/],
     [torque(30, 20), /^Missing: torque of the AC studs of T100, the right way round$/],
   ],

@@ -15,4 +15,13 @@ edges(VOLTAGE_RISE, {
     'nominal line voltage': acRun({ survey: { lineV: null } }),
   },
   numbers: [[acRun({ run: { lengthM: 60 } }), { value: 60 * PERCENT_A_METRE, limit: 2 }]],
+  says: [
+    // 60 m at 0.153 Ω/km and 90 °C.
+    [
+      acRun({ run: { lengthM: 60 } }),
+      /^R = 11\.705 mΩ a conductor at 90 °C/,
+      /160\.0 A × 11\.705 mΩ × 1 = 3\.24 V = 0\.811 %/,
+      /1 %, at most 2 %/,
+    ],
+  ],
 });

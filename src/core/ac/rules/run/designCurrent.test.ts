@@ -15,4 +15,10 @@ edges(DESIGN_CURRENT, {
     [sheet(null), { value: BY_POWER / 0.9 }],
     [sheet(1.1), { value: 1.1 * BY_POWER }],
   ],
+  says: [
+    [sheet(null), /110000 VA \/ \(√3 × 400 V\) = 158\.8 A$/, /= I_calc \/ 0\.90 = 176\.4 A, provisional$/],
+    [sheet(1), /158\.8 A$/, /1\.000 of I_calc/],
+    [sheet(0.99), /158\.8 A$/, /0\.990 of I_calc/, /^Below rated power/],
+    [sheet(1.2), /158\.8 A$/, /1\.200 of I_calc/, /inrush or fault current/],
+  ],
 });

@@ -50,6 +50,11 @@ edges(CABLE_CURRENT, {
     [onInput({ plane: { rearShare: 0.1 } }), { value: ONE_A * 1.08 }],
     [bundle(3, 1, null, 90), { limit: 57 * 0.7 * Math.sqrt(30 / 60) }],
   ],
+  says: [
+    [bundle(3, 3), /39\.9 A$/, /N_p − 1.*N_p = 3: 35\.5\d A$/],
+    [bundle(3, 3, 25), /39\.9 A$/, /= 17\.76 A, string fuse 25 A: 25\.00 A$/],
+    [y(3, 2), /39\.9 A$/, /N_p = 2/, /^5\.0 m from the Y to the input carry 2 strings: 35\.5\d A$/],
+  ],
 });
 
 it.each(['NEC', 'AU/NZ'] as const)('borrows no table for the %s school', (school) =>

@@ -21,6 +21,7 @@ edges(COLD_VOLTAGE, {
   stops: [limit(COLD_19_V - 0.01), stamped(50), stamped(80)],
   without: { 'the window of the string': onInput({ survey: { coldestC: null } }) },
   says: [
+    [limit(1500), /./, /./, /^n × U_oc,cold = 19 × 56\.41 V = 1071\.9 V ≤ 1500 V$/],
     [stamped(54.5), /./, /./, /./, /3\.\d+ % below the coefficient method .* look at it again/],
     [stamped(50), /./, /./, /./, /50 V is no cold voltage of M575/],
   ],

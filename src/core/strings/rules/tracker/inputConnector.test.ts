@@ -21,7 +21,7 @@ edges(INPUT_CONNECTOR, {
   says: [
     [onTracker({ plane: { rearShare: null } }), /^Missing: rear-side share of south$/],
     [apart(null), /^Missing: connector rating of T100$/],
-    [apart(30), /^1\.25 × 1\.000 × 14\.21 A × 1 = 17\.76 A/],
-    [joined(40), /× 2 = 35\.5/],
+    [apart(30), /^1\.25 × 1\.000 × 14\.21 A × 1 = 17\.76 A on input 1$/],
+    [joined(40), /× 2 = 35\.5\d A on input 1, a Y-branch$/],
   ],
 });
