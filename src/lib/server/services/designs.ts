@@ -30,7 +30,8 @@ export async function listSites(context: Context) {
   const rows = await context.db
     .select({ id: site.id, name: site.name, revision: site.revision, changedAt: site.changedAt })
     .from(site)
-    .orderBy(asc(site.name));
+    // Two sites may have one name: the earlier one first, every time.
+    .orderBy(asc(site.name), asc(site.id));
   const summaries = await freshSummaries(context);
   return rows.flatMap((row) => {
     const summary = summaries.get(row.id);

@@ -69,6 +69,17 @@ describe('design in the database', () => {
     );
   });
 
+  it('lists sites of one name in the order they were made, whichever was changed last', async () => {
+    const made: string[] = [];
+    for (let n = 0; n < 5; n++) made.push(await createSite(context, 'one of many'));
+    const inList = async () => (await listSites(context)).filter((s) => s.name === 'one of many').map((s) => s.id);
+    expect(await inList()).toEqual(made);
+    for (const id of [made[2]!, made[0]!]) {
+      await changeDesign(context, id, 1, (d) => ({ ...d, survey: { ...d.survey, coldestC: -12 } }));
+      expect(await inList()).toEqual(made);
+    }
+  });
+
   it('changes, exchanges and removes parts, and gives each step back by undo', async () => {
     const siteId = await stored();
     const steps: SiteDesign[] = [laidOut];
