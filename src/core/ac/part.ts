@@ -28,6 +28,8 @@ export const acRunSchema = z.object({
   ductDiameterMm: quantity(20, 500, 'mm', 'Outer diameter of the duct').nullable(),
   breakerA: quantity(1, 4000, 'A', 'Breaker at the board').nullable(),
   breakerKind: z.enum(BREAKER_KINDS).nullable().meta({ description: 'Kind of breaker' }),
+  /** Null: as the survey says of the whole site. */
+  residualFitted: z.boolean().nullable().default(null).meta({ description: 'Residual-current device in this run' }),
   breakerAmbientC: quantity(-25, 80, '°C', 'Ambient at the breaker').nullable(),
   breakerGroupFactor: quantity(0.5, 1, '', 'Side-by-side factor, 1 if spaced').nullable(),
   peMm2: quantity(4, 630, 'mm²', 'PE section').nullable(),
@@ -61,6 +63,7 @@ export function blankRun(inverterId: string): AcRun {
     ductDiameterMm: null,
     breakerA: null,
     breakerKind: null,
+    residualFitted: null,
     breakerAmbientC: null,
     breakerGroupFactor: null,
     peMm2: null,

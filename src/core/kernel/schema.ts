@@ -11,3 +11,6 @@ export function quantity(min: number, max: number, unit: string, description: st
   const range = `${description}: ${min} to ${max}${unit && ` ${unit}`}.`;
   return z.number({ error: 'Enter a number.' }).min(min, range).max(max, range).meta({ unit, description });
 }
+
+/** A choice out of a list that stands elsewhere. */
+export const enumOf = <T extends string>(values: readonly T[]) => z.enum(values as [T, ...T[]]);

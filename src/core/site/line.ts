@@ -38,6 +38,7 @@ export class Line {
   #byPlace: ReadonlyMap<string, PvString> | null = null;
   #strings: ReadonlyMap<string, PvString> | null = null;
   #printed: readonly PvString[] | null = null;
+  readonly #placed = new Map<PvString, StringOnLine>();
 
   constructor(private readonly design: LineDesign) {}
 
@@ -91,9 +92,14 @@ export class Line {
 
   /** A string with everything it touches; undefined where its plane or module is not there. */
   placed(string: PvString): StringOnLine | undefined {
+    const known = this.#placed.get(string);
+    if (known) return known;
     const on = this.plane(string.planeId);
+    if (!on) return undefined;
     const at = string.place && this.unit(string.place.inverterId);
-    return on && { ...on, string, place: string.place, unit: at?.unit ?? null, type: at?.type ?? null };
+    const made = { ...on, string, place: string.place, unit: at?.unit ?? null, type: at?.type ?? null };
+    this.#placed.set(string, made);
+    return made;
   }
 
   /** Strings in the printed order: inverter by inverter, tracker, input, branch; those that hang on nothing last, by number. */

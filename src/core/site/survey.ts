@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { SCHOOL_NAMES } from '../conductor/school';
+import { isTimeZone } from '../kernel/siteDay';
 import { partName, quantity } from '../kernel/schema';
 import { GRID_CODE_FAMILIES } from './gridCodes';
 
@@ -31,6 +32,13 @@ export const surveySchema = z.object({
   place: z.string().trim().max(120),
   latitudeDeg: quantity(-90, 90, '°', 'Latitude, north positive').nullable(),
   longitudeDeg: quantity(-180, 180, '°', 'Longitude, east positive').nullable(),
+  /** Days of the record end at its midnight. */
+  timeZone: z
+    .string()
+    .refine(isTimeZone, 'Name a time zone as Europe/Oslo.')
+    .nullable()
+    .default(null)
+    .meta({ description: 'Time zone' }),
   altitudeM: quantity(-400, 6000, 'm', 'Altitude').nullable(),
   coldestC: quantity(-60, 35, '°C', 'Lowest expected ambient at dawn').nullable(),
   hottestC: quantity(0, 60, '°C', 'Hot design ambient').nullable(),
@@ -77,6 +85,7 @@ export function blankSurvey(name: string): Survey {
     place: '',
     latitudeDeg: null,
     longitudeDeg: null,
+    timeZone: null,
     altitudeM: null,
     coldestC: null,
     hottestC: null,

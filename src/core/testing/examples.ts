@@ -85,6 +85,7 @@ export const T100: InverterType = {
 export const SURVEY: Survey = {
   ...emptyDesign('Test site').survey,
   latitudeDeg: 52,
+  timeZone: 'Europe/Oslo',
   altitudeM: 100,
   building: 'not on a building',
   coldestC: -12,
