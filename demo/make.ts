@@ -1,10 +1,11 @@
 import type { InverterType } from '../src/core/equipment/inverterType';
 import type { ModuleType } from '../src/core/equipment/moduleType';
 import { suggestRun } from '../src/core/ac/suggestRun';
-import { USUAL_ORDER } from '../src/core/proving/energise';
-import type { SiteRecord } from '../src/core/proving/record';
-import { recordSchema } from '../src/core/proving/record';
+import type { Entry } from '../src/core/proving/entry';
+import type { GateId } from '../src/core/proving/gates/machine';
 import { expectedReading } from '../src/core/proving/stringCauses';
+import { stepsOf } from '../src/core/proving/tables/energiseOrders';
+import { Crew, INSTRUMENTS } from '../src/core/testing/crew';
 import { lineOf } from '../src/core/site/line';
 import { withChainNumbered } from '../src/core/links/edits';
 import { newDevice } from '../src/core/links/part';
@@ -254,6 +255,7 @@ function iceRink(): SiteDesign {
     survey: {
       ...d.survey,
       place: 'Skridvej 4, Tarnholm',
+      timeZone: 'Europe/Copenhagen',
       latitudeDeg: 57.31,
       longitudeDeg: 10.22,
       altitudeM: 24,
@@ -389,6 +391,7 @@ function fishHall(): SiteDesign {
     survey: {
       ...d.survey,
       place: 'Kaia 11, Brekkesund',
+      timeZone: 'Europe/Oslo',
       latitudeDeg: 62.47,
       longitudeDeg: 6.15,
       altitudeM: 3,
@@ -449,183 +452,111 @@ function generator(seed: number): () => number {
   };
 }
 
-const METER = { name: 'PV test set', serial: 'PTS-0417', calibratedUntil: '2027-02-28' };
-const INSULATION_TESTER = { name: 'Insulation tester', serial: 'INS-2209', calibratedUntil: '2026-11-30' };
-const WRENCH = { name: 'Torque wrench 10–60 N·m', serial: 'TW-118', calibratedUntil: '2027-01-15' };
 const CREW = { lead: 'Mette Holtmark', electrician: 'Ilse Brandvik', helper: 'Jon Sabo' } as const;
+const AS = {
+  lead: { by: CREW.lead, role: 'lead' },
+  electrician: { by: CREW.electrician, role: 'electrician' },
+  helper: { by: CREW.helper, role: 'helper' },
+} as const;
+const round = (x: number, places = 1) => Math.round(x * 10 ** places) / 10 ** places;
 
-/** Seven units proved and on the grid; INV-08 proved but not switched on, so that somebody can. */
-function rinkRecord(d: SiteDesign): SiteRecord[] {
+/** Seven units proved and on the grid; INV-08 proved up to its permit, so that somebody can switch it on. */
+function rinkRecord(d: SiteDesign): Entry[] {
   const random = generator(20260504);
-  const records: SiteRecord[] = [];
-  let minute = 0;
-  let serial = 0;
-  const at = () => new Date(Date.parse('2026-05-04T07:00:00+02:00') + 60_000 * minute).toISOString();
-  const add = (
-    kind: SiteRecord['kind'],
-    subject: SiteRecord['subject'],
-    values: object,
-    who: keyof typeof CREW,
-    instrument: typeof METER | null = null,
-    over: object = {},
-    step = 1,
-  ) => {
-    minute += step;
-    serial += 1;
-    const id = `01969a00-0000-7000-8000-${serial.toString(16).padStart(12, '0')}`;
-    records.push(
-      recordSchema.parse({
-        id,
-        kind,
-        subject,
-        doneAt: at(),
-        by: CREW[who],
-        role: who,
-        instrument,
-        release: 'A',
-        corrects: null,
-        reason: null,
-        values,
-        ...over,
-      }),
-    );
-    return id;
-  };
-  const gate = (id: string, subject: SiteRecord['subject'], evidence: string, who: keyof typeof CREW = 'electrician') =>
-    add('gate', subject, { gate: id, result: 'pass', evidence }, who);
-  const site = { scope: 'site', id: 'site' } as const;
-  gate('S-DOC', site, 'single-line rev A, data sheets, grid code letter, instrument list', 'lead');
-  gate('S-SAFE', site, 'isolation points named and photographed; dry, 14 °C, 3 m/s');
-  gate('S-EARTH', site, '0.08 Ω bar to transformer earth; frames 0.11 to 0.19 Ω');
-  gate('S-SUPPLY', site, 'ten voltages and low-impedance repeat: earthed wye, N-PE 0.9 V, L1-L2-L3');
-  gate('S-PTO', site, 'operator letter 26-0418, valid to 31 December 2026', 'lead');
+  const crew = new Crew(d, '2026-05-04T05:30:00+02:00', 'tarnholm-tablet');
+  const tick = (gate: GateId, object: string, evidence: string, who: keyof typeof AS = 'electrician') =>
+    crew.add('gate', Crew.subject(gate, object), { gate, result: 'pass', evidence }, { ...AS[who], minutes: 0.5 });
+  const measure = (gate: GateId, object: string, values: Readonly<Record<string, unknown>> = {}, minutes = 0.5) =>
+    crew.prove(gate, object, { ...AS.electrician, minutes, values });
+  tick('S-DOC', 'site', 'single-line rev A, data sheets, grid code letter, instrument list', 'lead');
+  tick('S-SAFE', 'site', 'isolation points named and photographed; dry, 14 °C, 3 m/s');
+  measure('S-EARTH', 'site');
+  measure('S-SUPPLY', 'site');
+  crew.prove('S-PTO', 'site', { ...AS.lead, minutes: 0.5 });
 
   const line = lineOf(d);
   for (const unit of d.inverters) {
-    const self = { scope: 'inverter', id: unit.id } as const;
-    gate(
-      'I-MOUNT',
-      self,
-      `serial ${unit.tag}-26${Math.floor(1000 + 9000 * random())}; both safety screws; clearances 500 mm`,
-      'lead',
-    );
-    gate('I-PE', self, `chassis stud 0.0${Math.floor(4 + 4 * random())} Ω, PE bar 0.05 Ω`);
-    add(
-      'insulation',
-      self,
-      { testV: 500, megohm: Math.round(120 + 300 * random()), seconds: 60 },
-      'electrician',
-      INSULATION_TESTER,
-    );
-    add('torque', self, { appliedNm: 25, joints: 5, witnessMarks: true }, 'electrician', WRENCH);
-    const v = () => Math.round(10 * (402 + 3 * random())) / 10;
-    add(
-      'ac-voltages',
-      self,
-      { l12V: v(), l23V: v(), l31V: v(), l1V: 232.4, l2V: 232.1, l3V: 232.6, frequencyHz: 50.01, rotation: 'L1-L2-L3' },
-      'electrician',
-      METER,
-    );
-    gate(
+    const { id } = unit;
+    const serial = `${unit.tag}-26${Math.floor(1000 + 9000 * random())}`;
+    tick('I-MOUNT', id, `serial ${serial}; both safety screws; clearances 500 mm`, 'lead');
+    measure('I-PE', id);
+    measure('I-ACIR', id, { megohm: Math.round(120 + 300 * random()) });
+    measure('I-TORQ', id);
+    const v = () => round(402 + 3 * random());
+    measure('I-ACV', id, {
+      l12V: v(),
+      l23V: v(),
+      l31V: v(),
+      l1nV: 232.4,
+      l2nV: 232.1,
+      l3nV: 232.6,
+      frequencyHz: 50.01,
+    });
+    tick(
       'I-ADDR',
-      self,
-      `address ${d.chain.devices.find((c) => c.inverterId === unit.id)?.address} set and read back`,
+      id,
+      `address ${d.chain.devices.find((c) => c.inverterId === id)?.address} set and read back`,
       'helper',
     );
-    const strings = d.strings.filter((s) => s.place?.inverterId === unit.id);
-    const cellC = 38 + 4 * random();
-    const irradianceWm2 = Math.round(640 + 120 * random());
+    const strings = d.strings.filter((s) => s.place?.inverterId === id);
+    const [cellC, irradianceWm2] = [round(38 + 4 * random()), Math.round(640 + 120 * random())];
+    const landed = new Map<string, number>();
     strings.forEach((s, i) => {
-      const subject = { scope: 'string', id: s.id } as const;
       const m = line.plane(s.planeId)?.module;
       if (!m) return;
       const expectedV = expectedReading(m, { modules: s.modules, cellC, irradianceWm2 }).stringV;
-      const read = (share: number) => ({
-        voltageV: Math.round(10 * expectedV * share) / 10,
-        cellC: Math.round(10 * cellC) / 10,
-        irradianceWm2,
-        currentA: null,
-      });
-      const short = 0.2;
-      add(
+      const read = (share: number) => ({ voltageV: round(expectedV * share), cellC, irradianceWm2 });
+      const own = 0.994 + 0.006 * random();
+      landed.set(s.id, round(expectedV * own));
+      crew.add(
         'gate',
-        subject,
+        { scope: 'string', id: s.id },
         { gate: 'D-ID', result: 'pass', evidence: `tag at both ends, ${s.modules} modules` },
-        'helper',
-        null,
-        {},
-        short,
+        { ...AS.helper, minutes: 0.1 },
       );
-      if (unit.id === 'inv-4' && i === 2) {
-        const wrong = add('string-test', subject, read((s.modules - 1) / s.modules), 'electrician', METER, {}, short);
-        add(
-          'string-test',
-          subject,
-          read(0.997),
-          'electrician',
-          METER,
-          { corrects: wrong, reason: 'one module was bridged with a lead; plugged in and measured again' },
-          short,
+      if (id === 'inv-4' && i === 2) {
+        measure('D-POL', s.id, read((s.modules - 1) / s.modules), 0.2);
+        crew.add(
+          'happening',
+          { scope: 'string', id: s.id },
+          { what: 'string re-made', seen: 'one module was bridged with a lead: plugged in' },
+          { ...AS.electrician, minutes: 0.2 },
         );
-      } else add('string-test', subject, read(0.994 + 0.006 * random()), 'electrician', METER, {}, short);
-      add(
-        'insulation',
-        subject,
-        { testV: 1500, megohm: Math.round(10 * (18 + 40 * random())) / 10, seconds: 60 },
-        'electrician',
-        INSULATION_TESTER,
-        {},
-        short,
-      );
+        crew.add(
+          'gate',
+          { scope: 'string', id: s.id },
+          { gate: 'D-ID', result: 'pass', evidence: `tag at both ends, ${s.modules} modules counted again` },
+          { ...AS.helper, minutes: 0.2 },
+        );
+      }
+      measure('D-POL', s.id, read(own), 0.1);
+      measure('D-IR', s.id, { megohm: round(18 + 40 * random()) }, 0.1);
     });
-    gate('I-DCLAND', self, `${strings.length} inputs clicked and pulled; unused inputs capped`);
-    gate('I-COVER', self, 'cover screws in order at 3.5 N·m, glands tight, drip loop');
-    if (unit.id === 'inv-8') continue;
-    gate('I-PERMIT', self, 'usual order; nobody with hands inside');
-    gate('I-SETUP', self, 'grid code set, clock set, default password changed');
-    const type = line.inverterType(unit.typeId);
-    for (const { state } of USUAL_ORDER) {
+    const inputs = strings.map((s) => ({ stringId: s.id, voltageV: landed.get(s.id) ?? 0 }));
+    measure('I-DCLAND', id, { inputs });
+    tick('I-COVER', id, 'cover screws in order at 3.5 N·m, glands tight, drip loop');
+    tick('I-PERMIT', id, 'order 1; nobody with hands inside');
+    tick('I-SETUP', id, 'grid code set, clock set, default password changed');
+    if (id === 'inv-8') continue;
+    for (const { state } of stepsOf('1')) {
       if (state === 'SETTLED') continue;
-      const reading = {
-        LOCKED_OFF: null,
-        AC_CLOSED: 403.2,
-        BAT_CLOSED: null,
-        DC_CLOSED: 812,
-        SELF_CHECK: null,
-        GRID_WAIT: 404,
-        RAMP: 9.4,
-        ON_GRID: Math.round((type?.ratedW ?? 0) / 1600),
-        SETTLED: null,
-      }[state];
-      add(
-        'energise',
-        self,
-        {
-          state,
-          reading,
-          seen: {
-            LOCKED_OFF: 'all switches off, locks removed',
-            AC_CLOSED: 'display awake',
-            BAT_CLOSED: '',
-            DC_CLOSED: 'each input shows its voltage',
-            SELF_CHECK: 'relay clicked, no code',
-            GRID_WAIT: 'slow blink, no restart',
-            RAMP: 'steady light',
-            ON_GRID: 'meter step fits',
-            SETTLED: '',
-          }[state],
-        },
-        'electrician',
-        null,
-        {},
-        state === 'ON_GRID' ? 6 : 2,
-      );
+      const volts = Object.fromEntries(inputs.map((i) => [i.stringId, i.voltageV]));
+      const ac = { l12V: 403.2, l23V: 403.4, l31V: 403.6 };
+      crew.step(id, '1', state, {
+        ...AS.electrician,
+        readings: state === 'DC_CLOSED' ? volts : state === 'AC_CLOSED' ? ac : {},
+      });
     }
-    add('signature', self, { statement: 'Switched on in the usual order and left feeding.' }, 'electrician', METER);
+    crew.add(
+      'signature',
+      { scope: 'inverter', id },
+      { statement: 'Switched on in order and left feeding.' },
+      AS.electrician,
+    );
   }
-  add(
+  crew.add(
     'open-point',
-    site,
+    { scope: 'site', id: 'site' },
     {
       text: 'Label of the roof isolator at Hall north is missing',
       severity: 'work',
@@ -633,15 +564,17 @@ function rinkRecord(d: SiteDesign): SiteRecord[] {
       due: '2026-06-01',
       closed: false,
     },
-    'lead',
+    AS.lead,
   );
-  return records;
+  // Told by the clock on the wall, two hours ahead of UTC in May.
+  return crew.entries.map((e) => ({ ...e, doneAt: onTheWall(e.doneAt) }));
 }
+const onTheWall = (iso: string) => new Date(Date.parse(iso) + 7_200_000).toISOString().replace('Z', '+02:00');
 
 const exportedAt = '2026-05-05T12:00:00.000Z';
-const file = (siteId: string, design: SiteDesign, records: SiteRecord[] = []) => ({
+const file = (siteId: string, design: SiteDesign, records: readonly Entry[] = []) => ({
   format: 'bolt-yard-project',
-  version: 1,
+  version: 2,
   siteId,
   revision: 1,
   exportedAt,
@@ -656,7 +589,7 @@ const file = (siteId: string, design: SiteDesign, records: SiteRecord[] = []) =>
 export function demoFiles(): Record<string, unknown> {
   const rink = iceRink();
   return {
-    'shelf.json': { modules: MODULES, inverters: INVERTERS },
+    'shelf.json': { modules: MODULES, inverters: INVERTERS, instruments: Object.values(INSTRUMENTS) },
     'tarnholm-ice-rink.project.json': file('01969a00-1000-7000-8000-000000000001', rink, rinkRecord(rink)),
     'brekkesund-fish-hall.project.json': file('01969a00-1000-7000-8000-000000000002', fishHall()),
     'ulvaby-bus-depot.project.json': file('01969a00-1000-7000-8000-000000000003', {

@@ -1,5 +1,7 @@
+import type { Locator } from '@playwright/test';
 import { expect, test } from '@playwright/test';
-import { demoSite, energise, open, passGate, saved, signOn } from './helpers';
+import { readFile } from 'node:fs/promises';
+import { demoSite, energise, fill, open, passGate, saved, signOn, turnTime } from './helpers';
 
 test('a designer moves strings by pointer and by keyboard, sees what changed, and undoes it', async ({
   page,
@@ -105,15 +107,15 @@ test('an electrician finds a missing module, corrects an entry, and the old one 
   const site = await demoSite(request);
   await open(page, `/sites/${site}/log`);
   await signOn(page);
-  await page.getByLabel(/^Open-circuit voltage/).fill('-812');
+  await fill(page, { 'Open-circuit voltage': '-812', 'Cell temperature': '40', 'Irradiance in the plane': '700' });
   await page.getByRole('button', { name: 'Record the reading' }).click();
-  await expect(page.getByText('Do not plug this string.')).toBeVisible();
+  await expect(page.getByText('It stops here: find out why before you go on.')).toBeVisible();
   await page.getByText('Polarity', { exact: true }).first().click();
   await expect(page.getByText(/Reversed: leave it unplugged/).first()).toBeVisible();
   const newest = page.getByRole('region', { name: 'Entries of this string' }).getByRole('listitem').first();
   await newest.getByRole('button', { name: 'correct' }).click();
   await page.getByLabel('Why').fill('leads were swapped at the meter');
-  await page.getByLabel(/^Open-circuit voltage/).fill('780');
+  await fill(page, { 'Open-circuit voltage': '780', 'Cell temperature': '40', 'Irradiance in the plane': '700' });
   await page.getByRole('button', { name: 'Record the correction' }).click();
   await expect(page.getByText(/one module fewer than drawn|one module missing/).first()).toBeAttached();
   const old = page
@@ -123,30 +125,59 @@ test('an electrician finds a missing module, corrects an entry, and the old one 
   await expect(old).toHaveCSS('text-decoration-line', 'line-through');
 });
 
-test('the last unit is switched on in the usual order, with its waits, and signed', async ({ page, request }) => {
+test('the last unit is switched on in order, with its waits, and signed; a joint opened says: switch off', async ({
+  page,
+  request,
+}) => {
   const site = await demoSite(request);
-  await page.clock.install({ time: Date.now() - 20 * 60_000 });
+  const file = JSON.parse(await readFile('demo/tarnholm-ice-rink.project.json', 'utf8')) as ProjectOfDemo;
+  const landing = file.records.find((r) => r.kind === 'landing' && r.subject.id === 'inv-8');
+  await turnTime(page);
   await open(page, `/sites/${site}/energise`);
   await signOn(page);
-  await expect(
-    page.getByRole('region', { name: /Usual order/ }).getByText(/Not yet: gate I-PERMIT of INV-08/),
-  ).toBeVisible();
+  const order = page.getByRole('region', { name: /^Switching/ });
+  await expect(order.getByText(/Not yet: gate I-PERMIT of INV-08/)).toBeVisible();
   await page.getByRole('button', { name: /I-PERMIT/ }).click();
-  await expect(page.getByText('Locked until the gates above it are closed.')).toBeVisible();
-  await page.getByRole('button', { name: /S-SUPPLY/ }).click();
+  await expect(page.getByRole('button', { name: 'Sign: passed' })).toBeHidden();
   await passGate(page, 'Safe start of the day');
   await passGate(page, 'Permit to energise');
-  await passGate(page, 'Set up');
-  await energise(page, '61');
+  await page.getByRole('button', { name: /Set up/ }).click();
+  // Every input shows its own voltage, as it read when it was landed.
+  const inputs = async (panel: Locator) => {
+    for (const [i, input] of (landing?.values.inputs ?? []).entries())
+      await panel
+        .getByLabel(/^Input \d/)
+        .nth(i)
+        .fill(String(input.voltageV));
+  };
+  await energise(page, inputs, '60', '700');
   await page.getByRole('button', { name: 'Sign: INV-08 switched on' }).click();
   await expect(page.getByText(/Signed by Rosa Vahl, electrician/)).toBeVisible();
 
-  // A joint opened again makes every proof that rests on it stale.
-  await page.getByRole('button', { name: /AC joints torqued/ }).click();
-  await page.getByRole('button', { name: 'It was opened again' }).click();
-  await expect(page.getByRole('button', { name: /I-ACV.*stale/ })).toBeVisible();
-  await expect(page.getByRole('button', { name: /I-PERMIT.*stale/ })).toBeVisible();
+  // Anybody may report a danger: every proof that rests on the joint is stale, and the unit runs without them.
+  await page.getByText('Report a danger').click();
+  await page.getByLabel('What happened').selectOption({ label: 'joint opened, INV-08' });
+  const danger = page.locator('details').filter({ hasText: 'Report a danger' });
+  await danger.getByLabel('What was seen').fill('L2 was found loose');
+  await page.getByRole('button', { name: 'Report it' }).click();
+  for (const gate of ['I-TORQ', 'I-ACV', 'I-PERMIT'])
+    await expect(page.getByRole('button', { name: new RegExp(`${gate}.*stale`) })).toBeVisible();
+  await expect(page.getByText('Switch off until proved', { exact: true })).toBeVisible();
+  for (const stage of ['strings', 'handover']) {
+    await open(page, `/sites/${site}/${stage}`);
+    await expect(page.getByText('Switch off until proved', { exact: true })).toBeVisible();
+  }
+  await open(page, '/');
+  await expect(page.getByRole('link', { name: 'Switch off until proved: 1 unit' }).first()).toBeVisible();
 });
+
+interface ProjectOfDemo {
+  readonly records: readonly {
+    readonly kind: string;
+    readonly subject: { readonly id: string };
+    readonly values: { readonly inputs?: readonly { readonly voltageV: number }[] };
+  }[];
+}
 
 test('the office prints the hand-over and takes the site along as a file', async ({ page, request }) => {
   const site = await demoSite(request);

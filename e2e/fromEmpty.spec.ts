@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { energise, fill, open, passGate, saved, signOn } from './helpers';
+import { energise, fill, open, passGate, saved, signOn, turnTime, volts } from './helpers';
 
 test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
   test.setTimeout(420_000);
-  await page.clock.install({ time: Date.now() - 20 * 60_000 });
+  await turnTime(page);
   await open(page, '/');
   await page.getByLabel('New site').fill('Ravnsund sawmill');
   await page.getByRole('button', { name: 'Open it' }).click();
@@ -16,6 +16,7 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
     Place: 'Sagveien 2, Ravnsund',
     Latitude: '59.4',
     Altitude: '40',
+    'Time zone': 'Europe/Oslo',
     'On a building': 'other building',
     'Lowest expected ambient at dawn': '-160',
     'Hot design ambient': '33',
@@ -134,25 +135,48 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Gates of INV-01' })).toBeVisible();
   await signOn(page);
   await expect(page.locator('summary').filter({ hasText: 'Rosa Vahl' })).toBeVisible();
-  for (const gate of [
-    'Documents on site',
-    'Safe start of the day',
-    'Site earth',
-    'Supply at the board',
-    'Permission of the operator',
-    'Mounted and fixed',
-    'Both earths',
-  ])
-    await passGate(page, gate);
   const measure = async (gate: string, values: Record<string, string>) => {
     await page.getByRole('button', { name: new RegExp(gate) }).click();
     await fill(page.getByRole('region', { name: new RegExp(gate) }), values);
     await page.getByRole('button', { name: 'Record and sign' }).click();
     await expect(page.getByRole('button', { name: new RegExp(`${gate}.*passed`) })).toBeVisible();
   };
-  await measure('Insulation of the AC run', { 'Test voltage': '500', Resistance: '210' });
-  await measure('AC joints torqued', { 'Applied torque': '25', 'Witness marks': 'yes' });
-  await measure('AC voltages at the unit', { 'L1–L2': '402', 'L2–L3': '403', 'L3–L1': '404', Frequency: '50.01' });
+  const phases = { 'L1–L2': '402', 'L2–L3': '403', 'L3–L1': '404' };
+  const neutral = { 'L1–N': '232', 'L2–N': '232', 'L3–N': '232', 'N–PE': '1' };
+  const toPe = { 'L1–PE': '232', 'L2–PE': '232', 'L3–PE': '232' };
+  const ten = { ...phases, ...neutral, ...toPe, Frequency: '50.01' };
+  for (const gate of ['Documents on site', 'Safe start of the day']) await passGate(page, gate);
+  const earth = { 'First earth': '0.09', 'Second earth': '0.07', 'Test leads alone': '0.05', 'Test current': '0.2' };
+  const conductors = { 'Temperature of the conductors': '20', 'Joints in each': '2' };
+  await measure('Site earth', {
+    ...earth,
+    ...conductors,
+    'Length of the first': '40',
+    'Section of the first': '70',
+    'Metal of the first': 'Cu',
+    'Length of the second': '30',
+    'Section of the second': '16',
+    'Metal of the second': 'Cu',
+  });
+  await measure('Supply at the board', {
+    ...ten,
+    'L1–PE at low impedance': '231',
+    'L2–PE at low impedance': '231',
+    'L3–PE at low impedance': '231',
+  });
+  await measure('Permission of the operator', {
+    'Letter of the operator': 'letter 26-0101',
+    'Valid to the end of': '2099-12-31',
+  });
+  await passGate(page, 'Mounted and fixed');
+  await measure('Both earths', { ...earth, ...conductors, 'Length of the second': '4' });
+  await measure('Insulation of the AC run', { 'Test voltage': '500', 'Lowest resistance': '210', Duration: '60' });
+  await page.getByRole('button', { name: /AC joints torqued/ }).click();
+  const torque = page.getByRole('region', { name: /AC joints torqued/ });
+  const joints = torque.getByLabel(/^(unit|board) /);
+  for (let i = 0; i < (await joints.count()); i++) await joints.nth(i).fill('25');
+  await measure('AC joints torqued', { 'Torque printed': '25', 'Witness marks': 'yes' });
+  await measure('AC voltages at the unit', ten);
   await passGate(page, 'Bus address');
 
   await page.getByRole('link', { name: 'Site log', exact: true }).click();
@@ -169,15 +193,20 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
     await page.getByRole('button', { name: 'Record the reading' }).click();
     await expect(states.getByText(/D-VOC\s+holds\s*passed/)).toBeVisible();
     if (!(await page.getByLabel(/^Test voltage/).isVisible()))
-      await page.getByText('Insulation of this string').click();
-    await fill(page, { 'Test voltage': '1500', Resistance: '31' });
-    await page.getByRole('button', { name: 'Record the insulation' }).click();
+      await page.getByText('Insulation of a string', { exact: true }).click();
+    await fill(page, { 'Test voltage': '1500', Resistance: '31', Duration: '60' });
+    await page.getByRole('button', { name: 'Record: insulation of a string' }).click();
     await expect(states.getByText(/D-IR\s+holds\s*passed/)).toBeVisible();
   }
 
   await page.getByRole('link', { name: 'Energise', exact: true }).click();
-  for (const gate of ['Strings landed', 'Covers closed', 'Permit to energise', 'Set up']) await passGate(page, gate);
-  await energise(page, '19');
+  await page.getByRole('button', { name: /Strings landed/ }).click();
+  const landing = page.getByRole('region', { name: /Strings landed/ });
+  const inputs = landing.getByLabel(/· string/);
+  for (let i = 0; i < (await inputs.count()); i++) await inputs.nth(i).fill('829');
+  await measure('Strings landed', { 'Every plug clicked': 'yes', 'Unused inputs capped': 'yes' });
+  for (const gate of ['Covers closed', 'Permit to energise', 'Set up']) await passGate(page, gate);
+  await energise(page, volts('829'), '12', '700');
   await page.getByRole('button', { name: 'Sign: INV-01 switched on' }).click();
   await expect(page.getByText(/Signed by Rosa Vahl/)).toBeVisible();
 

@@ -22,14 +22,22 @@ export async function saved(page: Page): Promise<void> {
   await expect(page.getByText(/· saved$/)).toBeVisible();
 }
 
-/** Name, role and instrument, as typed once on a device. */
-export async function signOn(page: Page): Promise<void> {
-  await page.getByLabel('Name', { exact: true }).fill('Rosa Vahl');
-  await page.getByLabel('Role').selectOption('electrician');
-  await page.getByLabel('Instrument', { exact: true }).fill('PV test set');
-  await page.getByLabel('Its serial number').fill('PTS-0417');
-  await page.getByLabel('Calibrated until').fill('2099-12-31');
+/** A page whose time the test turns on, and a server that goes by it: waits pass without being waited for. */
+export async function turnTime(page: Page): Promise<void> {
+  await page.clock.install({ time: Date.now() - 20 * 60_000 });
+  await page.route('**/api/v1/clock', async (route) =>
+    route.fulfill({ json: { nowMs: await page.evaluate(() => Date.now()) } }),
+  );
+}
+
+/** Name, role, licence and the company's instruments, as taken once on a device. */
+export async function signOn(page: Page, name = 'Rosa Vahl', role = 'electrician'): Promise<void> {
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Role').selectOption(role);
+  if (role === 'electrician') await page.getByLabel('Licence valid until').fill('2099-12-31');
+  await page.getByRole('button', { name: 'Take all' }).click();
   await page.getByRole('button', { name: 'Keep on this device' }).click();
+  await expect(page.locator('summary').filter({ hasText: name })).toBeVisible();
 }
 
 /** Types into number and text fields of a form by their label, and picks from selects. */
@@ -49,46 +57,66 @@ export async function passGate(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('button', { name: new RegExp(`${name}.*passed`) })).toBeVisible();
 }
 
-/** Confirms the open step of the energising order, after its wait. */
-async function confirmStep(
+/** Types the same figure into every field of the open step that asks for volts at an input. */
+async function everyInput(order: Locator, volts: string): Promise<void> {
+  const inputs = order.getByLabel(/^Input \d/);
+  for (let i = 0; i < (await inputs.count()); i++) await inputs.nth(i).fill(volts);
+}
+
+/** Confirms the open step of the order of switching, after its wait. */
+export async function confirmStep(
   page: Page,
   action: string,
   seen: string,
-  reading?: [string, string],
+  fillIn: (order: Locator) => Promise<void> = async () => undefined,
   waitS = 0,
 ): Promise<void> {
-  const order = page.getByRole('region', { name: /Usual order/ });
+  const order = page.getByRole('region', { name: /^Switching/ });
   await expect(order.getByText(action, { exact: true })).toBeVisible();
+  await fillIn(order);
   if (waitS > 0) {
     await expect(order.getByRole('timer')).toBeVisible();
     await expect(order.getByRole('button', { name: 'Done: confirm this step' })).toBeDisabled();
-    await page.clock.runFor((waitS + 1) * 1000);
+    await page.clock.runFor((waitS + 2) * 1000);
   }
-  if (reading) await order.getByLabel(new RegExp(`^${reading[0]}`)).fill(reading[1]);
   await order.getByLabel('What was seen').fill(seen);
   await order.getByRole('button', { name: 'Done: confirm this step' }).click();
   await expect(order.getByText(action, { exact: true })).toBeHidden();
 }
 
-/** The whole usual order with its waits, from the permit on. */
-export async function energise(page: Page, powerKw: string): Promise<void> {
+const typed = (values: Record<string, string>) => (order: Locator) => fill(order, values);
+
+/** The whole first order with its waits, from the permit on: volts at the inputs, power at last and the light it is made of. */
+export async function energise(
+  page: Page,
+  inputV: (order: Locator) => Promise<void>,
+  powerKw: string,
+  light: string,
+): Promise<void> {
   await confirmStep(page, 'remove locks, announce', 'all switches off');
-  await confirmStep(page, 'close the AC breaker', 'display awake', ['Line voltage shown', '403'], 10);
   await confirmStep(
     page,
-    'close DC switches one at a time',
-    'inputs show their voltage',
-    ['Lowest input voltage shown', '810'],
-    5,
+    'close the AC breaker',
+    'display awake',
+    typed({ 'L1–L2': '403', 'L2–L3': '403', 'L3–L1': '403' }),
+    10,
   );
-  await confirmStep(page, 'wait', 'relay clicked, no code');
-  await confirmStep(page, 'wait, countdown on screen', 'slow blink', ['Line voltage at the end', '404'], 60);
-  await confirmStep(page, 'watch', 'steady light', ['AC power', '4.2']);
+  await confirmStep(page, 'close DC switches one at a time', 'inputs show their voltage', inputV, 5);
+  await confirmStep(page, 'wait', 'relay clicked, no code', typed({ 'Fault codes shown': '0' }));
+  await confirmStep(
+    page,
+    'wait, countdown on screen',
+    'slow blink',
+    typed({ 'Line voltage at the end': '404', Frequency: '50.01' }),
+    60,
+  );
+  await confirmStep(page, 'watch', 'steady light', typed({ 'AC power': '4.2' }));
   await confirmStep(
     page,
     'read the site meter before and after',
     'meter step fits',
-    ['AC power after five minutes', powerKw],
+    typed({ 'AC power after five minutes': powerKw, 'Irradiance in the plane': light }),
     300,
   );
 }
+export const volts = (at: string) => (order: Locator) => everyInput(order, at);

@@ -17,7 +17,10 @@ const MUTATE = [
   'src/core/links/{chain,edits}.ts',
   'src/core/site/{gridCodes,boardVoltage,nominalVoltage,temperatureQuestions,position}.ts',
   'src/core/equipment/{inverterSheet,sheetFinding}.ts',
-  'src/core/kernel/{rule,judgement,rounding}.ts',
+  'src/core/kernel/{rule,judgement,rounding,siteDay}.ts',
+  'src/core/proving/{evidence,order,measure,kinds}/*.ts',
+  'src/core/proving/gates/machine.ts',
+  'src/core/proving/{evidence,door,zones,releaseCost,judging,insulation,acVoltages,likeness,stringCauses}.ts',
   '!src/core/**/*.test.ts',
   '!src/core/**/index.ts',
 ];
@@ -29,6 +32,7 @@ const LONG = [
   'src/core/design/edition.test.ts',
   // Thousands of random designs: they find what nobody thought of, and take their time.
   'src/core/*/neverFlatters.test.ts',
+  'src/core/proving/evidence{Model,Invariants}.test.ts',
 ];
 
 function copyOfCore() {

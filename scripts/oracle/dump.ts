@@ -2,7 +2,7 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { bigSite } from '../../bench/site';
 import { assessSite } from '../../src/core/design/assess';
 import type { Check } from '../../src/core/kernel/check';
-import { progressOf } from '../../src/core/proving/progress';
+import { evidence } from '../../src/core/proving/evidence';
 import type { SiteDesign } from '../../src/core/design';
 import { legalLayout } from '../../src/core/strings/layout/legalLayout';
 import { plugInSheets } from '../../src/core/strings/plugInSheets';
@@ -45,17 +45,19 @@ function ofProject(file: string): string[] {
   const lines = ofDesign(file, project.design);
   const last = project.releases.at(-1);
   if (!last) return lines;
-  const progress = progressOf({
-    records: project.records,
-    releases: new Map(project.releases.map((r) => [r.letter, r.design])),
-    current: last.letter,
-    today: '2026-05-06',
-  });
+  const releases = project.releases.map((r) => ({
+    letter: r.letter,
+    atMs: Date.parse(r.releasedAt),
+    design: r.design,
+  }));
+  const proved = evidence({ releases, entries: project.records }, Date.parse('2026-05-06T12:00:00Z'));
   return [
     ...lines,
-    ...progress.judged.flatMap((j) => j.checks.map((c) => ofCheck(`${file} ${j.record.id}`, c))),
-    ...progress.judged.map((j) => JSON.stringify([file, 'judged', j.record.id, j.verdict, j.gates])),
-    ...[...progress.gates].map(([key, g]) => JSON.stringify([file, 'gate', key, g.state, g.waitsFor])),
+    ...project.records.flatMap((e) => proved.judgement(e).checks.map((c) => ofCheck(`${file} ${e.id}`, c))),
+    ...project.records.map((e) =>
+      JSON.stringify([file, 'says', e.id, proved.judgement(e).says, proved.notes.get(e.id) ?? null]),
+    ),
+    ...[...proved.gates].map(([key, g]) => JSON.stringify([file, 'gate', key, g.state, g.waitsFor])),
   ];
 }
 

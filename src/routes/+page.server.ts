@@ -1,4 +1,8 @@
 import { listSites } from '$lib/server/services/designs';
+import { sitesToSwitchOff } from '$lib/server/services/records';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals }) => ({ sites: await listSites(locals.context) });
+export const load: PageServerLoad = async ({ locals }) => {
+  const [sites, switchOff] = await Promise.all([listSites(locals.context), sitesToSwitchOff(locals.context)]);
+  return { sites, switchOff };
+};

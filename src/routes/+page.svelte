@@ -94,6 +94,12 @@
             >
           </h2>
           <span class="text-dim">{s.summary.place || 'place not known yet'}</span>
+          {#if data.switchOff[s.id]}<a
+              class="border-2 border-stop px-2 font-bold text-stop"
+              href="/sites/{s.id}/energise"
+              >Switch off until proved: {data.switchOff[s.id]}
+              {data.switchOff[s.id] === 1 ? 'unit' : 'units'}</a
+            >{/if}
           <span class="ml-auto flex flex-wrap gap-4">
             {#each ['stop', 'unknown', 'tight', 'holds'] as const as v (v)}
               <span class="inline-flex items-center gap-1"

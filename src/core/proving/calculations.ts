@@ -10,9 +10,11 @@ import { coldByInputs, coldInputs } from '../strings/calculations';
 import { coldModuleV } from '../strings/coldVoltage';
 import { judgeAcWindow, judgeUnbalance, unbalancePercent } from './acVoltages';
 import { dcInsulationTest, judgeDcInsulation } from './insulation';
-import { stringChecks } from './judge';
+import { earthFaultPlace } from './measure/earthFault';
+import { sameValues } from './measure/sameValues';
+import { DC_INSULATION } from './kinds/dcInsulation';
+import { STRING_TEST, stringChecks } from './kinds/stringTest';
 import { stringReading } from './readings/stringReading';
-import { RECORD_VALUES } from './record';
 
 const textSchema = z.object({ verdict: verdictSchema, text: z.string() });
 const causeSchema = z.object({
@@ -30,7 +32,7 @@ export const provingCalculations = {
     input: z.object({
       module: moduleTypeSchema,
       modules: quantity(1, 60, 'modules', 'Modules in series').int(),
-      ...RECORD_VALUES['string-test'].shape,
+      ...STRING_TEST.values.omit({ lightAt: true }).shape,
       ...coldInputs,
       limitV: surveySchema.shape.dcLegalMaxV.meta({
         unit: 'V',
@@ -54,13 +56,46 @@ export const provingCalculations = {
       return { ...withWorst(checks), coldV: reading.coldV, causes: reading.ranking.causes };
     },
   }),
+  'earth-fault': calculation({
+    summary: 'Where a string touches earth, from the voltages of its poles to earth',
+    input: z.object({
+      modules: quantity(1, 60, 'modules', 'Modules in series').int(),
+      plusV: quantity(-3000, 3000, 'V', '+ to earth'),
+      minusV: quantity(-3000, 3000, 'V', '− to earth'),
+      uocV: quantity(1, 3000, 'V', 'U_oc of the string now'),
+      meterOhm: quantity(1000, 1e9, 'Ω', 'Resistance of the meter').default(1e7),
+    }),
+    output: z.object({
+      found: z.enum(['error', 'no fixed fault', 'fault']),
+      atModules: z.number().nullable(),
+      ohm: z.number().nullable(),
+      between: z.tuple([z.number(), z.number()]).nullable(),
+    }),
+    run: (i) => {
+      const place = earthFaultPlace(i.modules, i.plusV, i.minusV, i.uocV, i.meterOhm);
+      return place.found === 'fault'
+        ? { ...place, between: [place.between[0], place.between[1]] as [number, number] }
+        : { found: place.found, atModules: null, ohm: null, between: null };
+    },
+  }),
+  'same-torques': calculation({
+    summary: 'Whether equal torques of many joints want a question',
+    input: z.object({
+      valuesNm: z.array(z.number().positive()).min(1).max(200),
+      stepNm: quantity(0.001, 10, 'N·m', 'Display step of the tool'),
+      targetNm: quantity(0.5, 400, 'N·m', 'Target'),
+      mode: z.enum(['click', 'readout']),
+    }),
+    output: z.object({ count: z.number(), most: z.number(), chance: z.number().nullable(), ask: z.boolean() }),
+    run: (i) => sameValues(i.valuesNm, i.stepNm, i.targetNm, i.mode),
+  }),
   insulation: calculation({
     summary: 'An insulation reading of a DC section',
     input: z.object({
       stringUocStcV: quantity(1, 3000, 'V', 'String U_oc at STC'),
       moduleSystemMaxV: quantity(100, 2000, 'V', 'Module system voltage'),
       sectionKw: quantity(0, 10000, 'kW', 'Power of the section'),
-      ...RECORD_VALUES.insulation.shape,
+      ...DC_INSULATION.values.omit({ part: true, ofParts: true }).shape,
     }),
     output: textSchema,
     run: (i) => {

@@ -1,3 +1,5 @@
+import type { Instrument } from '../equipment/instrument';
+import { rangeOf, uncertaintyOf } from '../equipment/instrument';
 import type { ModuleType } from '../equipment/moduleType';
 import type { Answer } from '../kernel/answer';
 import { known, lacking } from '../kernel/answer';
@@ -5,6 +7,7 @@ import type { Basis } from '../kernel/check';
 import { published } from '../kernel/check';
 import type { Judged } from '../kernel/judgement';
 import { requirePositive } from '../kernel/require';
+import { judgeGuarded } from './measure/guardBand';
 
 export interface InsulationTest {
   readonly requiredTestV: number;
@@ -105,21 +108,59 @@ export interface InsulationReading {
 interface Tested {
   readonly testV: number;
   readonly megohm: number;
+  readonly seconds: number;
+  readonly ofParts?: number;
 }
 
-/** A reading of one string: `modules` in series. */
-export function dcInsulationReading(module: ModuleType, modules: number, { testV, megohm }: Tested): InsulationReading {
+/** The test voltage is held at least this long, s (common practice). */
+const LEAST_SECONDS = 60;
+/** Residual current from which a unit does not start, A (IEC 62109-2, 4.8.2; recalled). */
+const UNIT_LEAKAGE_A = 0.03;
+
+/** A proof that was held long enough, and softened where the minimum lies within what the tester may err by. */
+function proved(
+  proof: Answer<InsulationVerdict>,
+  { megohm, seconds }: Tested,
+  minimumMohm: number,
+  tester: Instrument | null,
+) {
+  if (proof.value?.verdict === 'stop') return proof;
+  if (seconds < LEAST_SECONDS)
+    return lacking<InsulationVerdict>(`a test of at least ${LEAST_SECONDS} s (held ${seconds} s)`);
+  const u = tester && uncertaintyOf(rangeOf(tester, 'insulation'), megohm);
+  if (proof.value?.verdict !== 'holds' || judgeGuarded(megohm, minimumMohm, 'least', u) !== 'tight') return proof;
+  return known<InsulationVerdict>({
+    verdict: 'tight',
+    text: `${megohm} MΩ lies within the tester’s uncertainty of ${minimumMohm} MΩ.`,
+  });
+}
+
+/** A reading of one string: `modules` in series, or of one of the parts it was split into. `unitMaxV`: where it hangs, null while on nothing. */
+export function dcInsulationReading(
+  module: ModuleType,
+  modules: number,
+  tested: Tested,
+  tester: Instrument | null,
+  unitMaxV: number | null,
+): InsulationReading {
+  const { testV, megohm, ofParts = 1 } = tested;
   const test = dcInsulationTest(modules * module.uocV, module.systemMaxV);
-  const kw = (modules * module.pmaxW) / 1000;
-  const proof = judgeDcInsulation(test, testV, megohm, kw, module.systemMaxV);
-  return { megohm, minimumMohm: test.minimumMohm, proof, basis: published('IEC 62446-1, 6.7, Table 2') };
+  const kw = (modules * module.pmaxW) / 1000 / ofParts;
+  const proof = proved(judgeDcInsulation(test, testV, megohm, kw, module.systemMaxV), tested, test.minimumMohm, tester);
+  const starts = unitMaxV === null ? '' : ` The unit starts above ${(unitMaxV / UNIT_LEAKAGE_A / 1e6).toFixed(3)} MΩ.`;
+  const said = proof.value ? known({ ...proof.value, text: proof.value.text + starts }) : proof;
+  return { megohm, minimumMohm: test.minimumMohm, proof: said, basis: published('IEC 62446-1, 6.7, Table 2') };
 }
 
 /** A reading of a dead AC run at a nominal line voltage, V. */
-export function acInsulationReading(nominalLineV: number, { testV, megohm }: Tested): InsulationReading {
+export function acInsulationReading(
+  nominalLineV: number,
+  tested: Tested,
+  tester: Instrument | null,
+): InsulationReading {
   const test = acInsulationTest(nominalLineV);
-  const proof = judgeAcInsulation(test, testV, megohm);
-  return { megohm, minimumMohm: test.minimumMohm, proof, basis: published('IEC 60364-6, Table 6.1') };
+  const proof = proved(judgeAcInsulation(test, tested.testV, tested.megohm), tested, test.minimumMohm, tester);
+  return { megohm: tested.megohm, minimumMohm: test.minimumMohm, proof, basis: published('IEC 60364-6, Table 6.1') };
 }
 
 /** Sections in parallel, MΩ: 1/Σ(1/R_i), each above 0; ∞ of none. A bad string hides in an array reading. */

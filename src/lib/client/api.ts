@@ -14,15 +14,26 @@ const noAnswer = (): ProblemDocument => ({
   detail: 'The server does not answer. What you entered is still here: try again when it is back.',
 });
 
+/** Reads JSON; a refusal or silence is thrown as ApiProblem. */
+export async function read<T>(path: string): Promise<T> {
+  return answered<T>(() => fetch(path));
+}
+
 /** Posts JSON and returns the answer; a refusal or silence is thrown as ApiProblem. */
 export async function post<T>(path: string, body: unknown): Promise<T> {
-  let response: Response;
-  try {
-    response = await fetch(path, {
+  return answered<T>(() =>
+    fetch(path, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: typeof body === 'string' ? body : JSON.stringify(body),
-    });
+    }),
+  );
+}
+
+async function answered<T>(ask: () => Promise<Response>): Promise<T> {
+  let response: Response;
+  try {
+    response = await ask();
   } catch {
     throw new ApiProblem(noAnswer());
   }

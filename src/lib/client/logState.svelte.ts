@@ -1,59 +1,210 @@
-import { invalidateAll } from '$app/navigation';
+import { getContext, setContext } from 'svelte';
 import { v7 as uuidv7 } from 'uuid';
-import type { RecordKind, SiteRecord } from '$core/proving/record';
+import type { Instrument } from '$core/equipment/instrument';
 import type { Verdict } from '$core/kernel/check';
+import { worstOf } from '$core/kernel/check';
+import { admit } from '$core/proving/door';
+import type { Entry, EntrySubject } from '$core/proving/entry';
+import type { Evidence } from '$core/proving/evidence';
+import { evidence } from '$core/proving/evidence';
+import type { SiteLog } from '$core/proving/evidence/log';
+import { kindNamed, recordSchema } from '$core/proving/kinds';
 import type { ProblemDocument } from '$lib/schemas/problem';
-import { ApiProblem, post } from './api';
-import { instrumentInHand, nowWithOffset, signOn } from './signOn.svelte';
+import { ApiProblem, post, read } from './api';
+import type { Clock } from './device';
+import { deviceId, lastClock, measureClock, nextSeq } from './device';
+import { Outbox } from './outbox';
+import { instrumentFor, signOn, withOffset } from './signOn.svelte';
 
-/** What a page hands over for an entry; who, when, with what and on which release is added here. */
+/** What a page hands over for an entry; who, when, with what, on which device and release is added here. */
 export interface Draft {
-  readonly kind: RecordKind;
-  readonly subject: SiteRecord['subject'];
+  readonly kind: string;
+  readonly subject: EntrySubject;
   readonly values: unknown;
   readonly corrects?: string | null;
   readonly reason?: string | null;
 }
 
-/** Sends entries of the record. An entry keeps its id until it is acknowledged: trying again never doubles it. */
-export class RecordSender {
+/** An entry that the server would not take, with why. */
+export interface Refused {
+  readonly entry: Entry;
+  readonly why: string;
+}
+
+/** A clock reading older than this is taken anew before an entry is made, ms. */
+const CLOCK_STANDS_MS = 10 * 60_000;
+const RETRY_MS = 5000;
+
+const refusal = (detail: string, pointer: string, title = 'Refused'): ProblemDocument => ({
+  type: 'about:blank',
+  title,
+  status: 422,
+  detail,
+  errors: [{ pointer, detail }],
+});
+
+/**
+ * The record of the open site as this device knows it: what the server has, and what is not sent yet. What it proves is worked out here by the
+ * rules that the server goes by; an entry counts on screen at once, and is sent when somebody answers.
+ */
+export class LogState {
+  releases = $state.raw<SiteLog['releases']>([]);
+  #entries = $state.raw<readonly Entry[]>([]);
+  /** In the order in which they are sent. */
+  unsent = $state.raw<readonly Entry[]>([]);
+  refused = $state.raw<readonly Refused[]>([]);
+  /** The device does not keep what is not sent: a reload would lose it. */
+  forgetful = $state(false);
   busy = $state(false);
   problem = $state.raw<ProblemDocument | null>(null);
+  /** Verdict of the last entry made here. */
   verdict = $state<Verdict | null>(null);
-  #unsent: { text: string; id: string; doneAt: string } | null = null;
+  /** An entry was made here since the last try. */
+  made = $state(false);
+  #nowMs = $state(0);
+  #clock: Clock = { offsetMs: 0, roundTripMs: 0, atMs: 0 };
+  readonly #outbox: Outbox;
+  #sending: Promise<void> | null = null;
+  #timer: ReturnType<typeof setTimeout> | null = null;
 
-  constructor(private readonly siteId: string) {}
+  readonly entries: readonly Entry[] = $derived.by(() => {
+    const known = new Set(this.#entries.map((e) => e.id));
+    return [...this.#entries, ...this.unsent.filter((e) => !known.has(e.id))];
+  });
+  readonly evidence: Evidence = $derived(evidence({ releases: this.releases, entries: this.entries }, this.#nowMs));
 
-  async send(draft: Draft, release: string): Promise<boolean> {
-    const text = JSON.stringify(draft);
-    this.#unsent = this.#unsent?.text === text ? this.#unsent : { text, id: uuidv7(), doneAt: nowWithOffset() };
+  constructor(readonly siteId: string) {
+    this.#outbox = new Outbox(siteId);
+  }
+
+  get current() {
+    return this.releases.at(-1) ?? null;
+  }
+
+  /** Shows what the server has; what is not sent yet stays beside it. */
+  take(log: SiteLog & { readonly serverMs: number }): void {
+    this.releases = log.releases;
+    this.#entries = log.entries;
+    this.#nowMs = log.serverMs;
+  }
+
+  /** On the device: what was kept is sent, the clock is measured, and days end. */
+  async open(): Promise<void> {
+    this.#clock = lastClock();
+    this.unsent = this.#outbox.read();
+    this.#clock = await measureClock();
+    void this.flush();
+  }
+
+  close(): void {
+    if (this.#timer) clearTimeout(this.#timer);
+  }
+
+  /** The server's clock as this device reckons it, ms. */
+  get serverNowMs(): number {
+    return Date.now() + this.#clock.offsetMs;
+  }
+
+  /** A day of the site may have ended. */
+  tick(): void {
+    if (this.serverNowMs >= this.evidence.untilMs) this.#nowMs = this.serverNowMs;
+  }
+
+  async #entryOf(draft: Draft): Promise<Entry | ProblemDocument> {
+    if (Date.now() - this.#clock.atMs > CLOCK_STANDS_MS) this.#clock = await measureClock();
+    const wanted = kindNamed(draft.kind).instrument;
+    const instrument: Instrument | null = instrumentFor(wanted);
+    if (wanted && !instrument)
+      return refusal(
+        `This is measured with a ${wanted.join(' or ')}: add yours to the instruments at hand.`,
+        '/instrument',
+      );
+    const { offsetMs, roundTripMs } = this.#clock;
+    const parsed = recordSchema.safeParse({
+      ...draft,
+      id: uuidv7(),
+      doneAt: withOffset(),
+      device: { id: deviceId(), seq: nextSeq(), offsetMs, roundTripMs },
+      by: signOn.by,
+      role: signOn.role,
+      licensedUntil: signOn.role === 'electrician' && signOn.licensedUntil ? signOn.licensedUntil : null,
+      instrument,
+      release: this.current?.letter ?? 'A',
+      corrects: draft.corrects ?? null,
+      reason: draft.reason ?? null,
+    });
+    if (parsed.success) return parsed.data;
+    const errors = parsed.error.issues.map((i) => ({ pointer: `/${i.path.join('/')}`, detail: i.message }));
+    return { ...refusal(errors[0]?.detail ?? 'Not as expected', '/'), errors };
+  }
+
+  /** Makes an entry: refused at once where the rules refuse it, else on screen, in the outbox, and on its way. */
+  async add(draft: Draft): Promise<boolean> {
     this.busy = true;
     this.problem = null;
     this.verdict = null;
+    this.made = false;
     try {
-      const answer = await post<{ verdict: Verdict }>(`/api/v1/sites/${this.siteId}/records`, {
-        ...draft,
-        id: this.#unsent.id,
-        doneAt: this.#unsent.doneAt,
-        by: signOn.by,
-        role: signOn.role,
-        instrument: instrumentInHand(),
-        release,
-        corrects: draft.corrects ?? null,
-        reason: draft.reason ?? null,
-      });
-      this.#unsent = null;
-      this.verdict = answer.verdict;
-      await invalidateAll();
+      const made = await this.#entryOf(draft);
+      if (!('kind' in made)) {
+        this.problem = made;
+        return false;
+      }
+      const log = { releases: this.releases, entries: this.entries };
+      const { refusal: why, after } = admit(log, made, this.serverNowMs);
+      if (why) {
+        this.problem = refusal(why.detail, why.pointer);
+        return false;
+      }
+      this.unsent = [...this.unsent, made];
+      this.forgetful = !this.#outbox.write(this.unsent);
+      this.#nowMs = this.serverNowMs;
+      const { checks } = after.judgement(made);
+      this.verdict = checks.length ? worstOf(checks.map((c) => c.verdict)) : null;
+      this.made = true;
+      await this.flush();
       return true;
-    } catch (cause) {
-      if (!(cause instanceof ApiProblem)) throw cause;
-      // Refused: what was wrong may be the time, so the next try is a new entry. Silent server: the same entry again.
-      if (cause.problem.status !== 0) this.#unsent = null;
-      this.problem = cause.problem;
-      return false;
     } finally {
       this.busy = false;
     }
   }
+
+  /** Sends what is not sent, one after the other. Silence keeps it for later; a refusal is shown with its reason. */
+  flush(): Promise<void> {
+    this.#sending ??= this.#send().finally(() => (this.#sending = null));
+    return this.#sending;
+  }
+
+  async #send(): Promise<void> {
+    for (let entry = this.unsent[0]; entry; entry = this.unsent[0]) {
+      try {
+        await post(`/api/v1/sites/${this.siteId}/records`, entry);
+        this.#entries = [...this.#entries, entry];
+      } catch (cause) {
+        if (!(cause instanceof ApiProblem)) throw cause;
+        if (cause.problem.status === 0 || cause.problem.status >= 500) return this.#later();
+        this.refused = [...this.refused, { entry, why: cause.problem.detail }];
+        this.problem = cause.problem;
+        // Somebody else's entry stands in the way: look at what is there now.
+        await this.refresh().catch(() => undefined);
+      }
+      this.unsent = this.unsent.filter((e) => e !== entry);
+      this.#outbox.write(this.unsent);
+    }
+  }
+
+  #later(): void {
+    if (this.#timer) clearTimeout(this.#timer);
+    this.#timer = setTimeout(() => void this.flush(), RETRY_MS);
+  }
+
+  /** What others wrote meanwhile. */
+  async refresh(): Promise<void> {
+    const log = await read<SiteLog>(`/api/v1/sites/${this.siteId}/records`);
+    this.take({ ...log, serverMs: this.serverNowMs });
+  }
 }
+
+const KEY = Symbol('log');
+export const provideLog = (state: LogState): LogState => setContext(KEY, state);
+export const useLog = (): LogState => getContext<LogState>(KEY);

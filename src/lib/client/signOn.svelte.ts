@@ -1,26 +1,26 @@
-import type { Role } from '$core/proving/gates/machine';
-import type { Instrument } from '$core/proving/record';
+import type { Instrument } from '$core/equipment/instrument';
+import { instrumentSchema } from '$core/equipment/instrument';
+import type { Role } from '$core/proving/entry';
 
-/** Who signs on this device, with which instrument: typed once, kept on the device. */
+/** Who signs on this device, by which licence, and the instruments at hand: typed once, kept on the device. */
 export interface SignOn {
   by: string;
   role: Role;
-  instrument: Instrument;
+  licensedUntil: string;
+  instruments: Instrument[];
 }
 
-const STORED_AS = 'bolt-yard.sign-on';
-const empty = (): SignOn => ({
-  by: '',
-  role: 'electrician',
-  instrument: { name: '', serial: '', calibratedUntil: '' },
-});
+const STORED_AS = 'bolt-yard.sign-on.2';
+const empty = (): SignOn => ({ by: '', role: 'electrician', licensedUntil: '', instruments: [] });
 
 export const signOn = $state<SignOn>(empty());
 
 export function loadSignOn(): void {
   try {
     const kept = JSON.parse(localStorage.getItem(STORED_AS) ?? 'null') as Partial<SignOn> | null;
-    if (kept) Object.assign(signOn, { ...empty(), ...kept, instrument: { ...empty().instrument, ...kept.instrument } });
+    if (!kept) return;
+    const instruments = (kept.instruments ?? []).filter((i) => instrumentSchema.safeParse(i).success);
+    Object.assign(signOn, { ...empty(), ...kept, instruments });
   } catch {
     // A device that keeps nothing asks again.
   }
@@ -34,17 +34,15 @@ export function keepSignOn(): void {
   }
 }
 
-/** The instrument when it is wholly given; null otherwise. */
-export function instrumentInHand(): Instrument | null {
-  const { name, serial, calibratedUntil } = signOn.instrument;
-  return name && serial && calibratedUntil ? { name, serial, calibratedUntil } : null;
-}
+/** The instrument at hand of one of these kinds; null where there is none. */
+export const instrumentFor = (kinds: readonly Instrument['kind'][] | null): Instrument | null =>
+  (kinds && signOn.instruments.find((i) => kinds.includes(i.kind))) ?? null;
 
-/** Now with the device's own offset, as records want it. */
-export function nowWithOffset(now = new Date()): string {
+/** A moment with the device's own offset, as records want it. */
+export function withOffset(now = new Date()): string {
   const minutes = -now.getTimezoneOffset();
   const sign = minutes < 0 ? '-' : '+';
   const two = (n: number) => String(Math.floor(Math.abs(n))).padStart(2, '0');
-  const local = new Date(now.getTime() + minutes * 60_000).toISOString().slice(0, 19);
+  const local = new Date(now.getTime() + minutes * 60_000).toISOString().slice(0, 23);
   return `${local}${sign}${two(minutes / 60)}:${two(Math.abs(minutes) % 60)}`;
 }

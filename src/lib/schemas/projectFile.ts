@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { recordSchema } from '$core/proving/record';
+import { recordSchema } from '$core/proving/kinds';
 import { siteDesignSchema } from '$core/design';
 
 /** A whole site in one file: design, releases and record. `docs/formats.md` describes it for other programs. */
 export const PROJECT_FORMAT = 'bolt-yard-project';
-export const PROJECT_VERSION = 1;
+export const PROJECT_VERSION = 2;
 
 export const projectFileSchema = z
   .object({

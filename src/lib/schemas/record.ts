@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import { siteDesignSchema } from '$core/design';
 import { checkSchema, verdictSchema } from '$core/kernel/check';
-import { recordSchema } from '$core/proving/record';
+import { recordSchema } from '$core/proving/kinds';
 
 /** An entry taken, with what it says. */
 export const recordedSchema = z.object({
@@ -8,4 +9,30 @@ export const recordedSchema = z.object({
   verdict: verdictSchema,
   checks: z.array(checkSchema).readonly(),
   known: z.boolean().meta({ description: 'This very entry was on record before: sending twice does not double it' }),
+  why: z.string().nullable().meta({ description: 'Why it proves nothing, where it does not: it is kept as a fact' }),
+});
+
+/** The record of a site as its releases and entries are: the one who reads it applies the rules. */
+export const siteLogSchema = z.object({
+  releases: z.array(
+    z.object({
+      letter: z.string(),
+      revision: z.number(),
+      releasedBy: z.string(),
+      atMs: z.number(),
+      design: siteDesignSchema,
+    }),
+  ),
+  entries: z.array(recordSchema),
+});
+export const clockSchema = z.object({
+  nowMs: z.number().meta({ unit: 'ms', description: 'Clock of the server, since 1970' }),
+});
+export const costSchema = z
+  .array(z.object({ key: z.string(), gate: z.string(), object: z.string(), why: z.string() }))
+  .readonly();
+export const chainReportSchema = z.object({
+  entries: z.number(),
+  unchained: z.number().meta({ description: 'Entries of a time before the chain' }),
+  broken: z.array(z.string()).readonly(),
 });

@@ -1,6 +1,7 @@
 import { readFile, readdir } from 'node:fs/promises';
 import path from 'node:path';
 import { z } from 'zod';
+import { instrumentSchema } from '$core/equipment/instrument';
 import { inverterTypeSchema } from '$core/equipment/inverterType';
 import { moduleTypeSchema } from '$core/equipment/moduleType';
 import type { Context } from './services/context';
@@ -8,7 +9,11 @@ import { listSites } from './services/designs';
 import { importProject, readProject } from './services/projectFile';
 import { putOnShelf, readShelf } from './services/shelf';
 
-const shelfFile = z.object({ modules: z.array(moduleTypeSchema), inverters: z.array(inverterTypeSchema) });
+const shelfFile = z.object({
+  modules: z.array(moduleTypeSchema),
+  inverters: z.array(inverterTypeSchema),
+  instruments: z.array(instrumentSchema),
+});
 
 /** Loads the demo company into an empty database; touches nothing in one that holds a site or a shelf. */
 export async function loadDemo(context: Context, folder = 'demo'): Promise<boolean> {
@@ -17,6 +22,7 @@ export async function loadDemo(context: Context, folder = 'demo'): Promise<boole
   const demo = shelfFile.parse(JSON.parse(await readFile(path.join(folder, 'shelf.json'), 'utf8')));
   for (const sheet of demo.modules) await putOnShelf(context, 'module', sheet);
   for (const sheet of demo.inverters) await putOnShelf(context, 'inverter', sheet);
+  for (const sheet of demo.instruments) await putOnShelf(context, 'instrument', sheet);
   const projects = (await readdir(folder)).filter((name) => name.endsWith('.project.json'));
   for (const name of projects.sort())
     await importProject(context, readProject(await readFile(path.join(folder, name), 'utf8')));

@@ -1,27 +1,78 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { ROLES } from '$core/proving/gates/machine';
+  import { ROLES } from '$core/proving/entry';
+  import { INSTRUMENT_KINDS, MEASURED, READS, instrumentSchema } from '$core/equipment/instrument';
+  import type { Instrument, InstrumentKind } from '$core/equipment/instrument';
+  import { ApiProblem, post, read } from '$lib/client/api';
   import { keepSignOn, loadSignOn, signOn } from '$lib/client/signOn.svelte';
 
+  /** Limits of an instrument's ranges, to be typed. */
+  function blankLimits(of: InstrumentKind) {
+    const blank = $state(
+      Object.fromEntries(READS[of].map((q) => [q, { min: null as number | null, max: null as number | null }])),
+    );
+    return blank;
+  }
   let open = $state(false);
   onMount(() => {
     if (!signOn.by) loadSignOn();
     open = !signOn.by;
+    void readShelf();
   });
   const BOX = 'mt-0.5 block w-full border border-rule bg-white px-2 py-1.5 text-ink';
+  let kind = $state<InstrumentKind>('multimeter');
+  let name = $state('');
+  let serial = $state('');
+  let calibratedUntil = $state('');
+  const limits = $derived<Record<string, { min: number | null; max: number | null }>>(blankLimits(kind));
+  let trouble = $state('');
+
+  /** The company's instruments; none where nobody answers. */
+  let shelf = $state.raw<readonly Instrument[]>([]);
+  async function readShelf() {
+    try {
+      shelf = (await read<{ instruments: Instrument[] }>('/api/v1/shelf')).instruments;
+    } catch (cause) {
+      if (!(cause instanceof ApiProblem)) throw cause;
+    }
+  }
+  function take(instrument: Instrument) {
+    signOn.instruments = [...signOn.instruments.filter((i) => i.kind !== instrument.kind), instrument];
+    keepSignOn();
+  }
+  function addInstrument() {
+    const ranges = READS[kind].flatMap((of) => {
+      const { min, max } = limits[of] ?? { min: null, max: null };
+      return max === null ? [] : [{ of, min: min ?? 0, max }];
+    });
+    const made = instrumentSchema.safeParse({ kind, name, serial, calibratedUntil, ranges });
+    if (!made.success) {
+      trouble = made.error.issues[0]?.message ?? 'Not as expected.';
+      return;
+    }
+    take(made.data);
+    [name, serial, calibratedUntil, trouble] = ['', '', '', ''];
+    // On the shelf for the others as well, where somebody answers.
+    post('/api/v1/shelf', { kind: 'instrument', sheet: made.data }).then(readShelf, () => undefined);
+  }
+  function remove(serialNumber: string) {
+    signOn.instruments = signOn.instruments.filter((i) => i.serial !== serialNumber);
+    keepSignOn();
+  }
+  const away = $derived(shelf.filter((s) => !signOn.instruments.some((i) => i.serial === s.serial)));
 </script>
 
 <details class="sheet" bind:open>
   <summary class="cursor-pointer px-3 py-2">
     <span class="font-semibold">{signOn.by || 'Say who you are first'}</span>
     {#if signOn.by}<span class="text-dim">
-        · {signOn.role}{signOn.instrument.serial
-          ? ` · ${signOn.instrument.name} ${signOn.instrument.serial}`
-          : ' · no instrument'}</span
+        · {signOn.role}{signOn.role === 'electrician' && !signOn.licensedUntil ? ', no licence given' : ''} ·
+        {signOn.instruments.length}
+        {signOn.instruments.length === 1 ? 'instrument' : 'instruments'}</span
       >{/if}
   </summary>
   <form
-    class="grid grid-cols-2 gap-3 border-t border-rule p-3 sm:grid-cols-5"
+    class="grid grid-cols-2 gap-3 border-t border-rule p-3 sm:grid-cols-4"
     oninput={keepSignOn}
     onsubmit={(e) => {
       e.preventDefault();
@@ -35,13 +86,80 @@
         >{#each ROLES as role (role)}<option>{role}</option>{/each}</select
       ></label
     >
-    <label class="text-sm text-dim">Instrument<input class={BOX} bind:value={signOn.instrument.name} /></label>
-    <label class="text-sm text-dim">Its serial number<input class={BOX} bind:value={signOn.instrument.serial} /></label>
-    <label class="text-sm text-dim"
-      >Calibrated until<input class={BOX} type="date" bind:value={signOn.instrument.calibratedUntil} /></label
-    >
-    <button type="submit" class="col-span-2 justify-self-start bg-ink px-3 py-1.5 text-paper sm:col-span-5"
-      >Keep on this device</button
-    >
+    {#if signOn.role === 'electrician'}<label class="text-sm text-dim"
+        >Licence valid until<input class={BOX} type="date" bind:value={signOn.licensedUntil} /></label
+      >{/if}
+    <button type="submit" class="self-end justify-self-start bg-ink px-3 py-1.5 text-paper">Keep on this device</button>
   </form>
+  <div class="border-t border-rule p-3">
+    <p class="text-sm font-semibold">Instruments at hand</p>
+    {#if away.length}
+      <div class="mt-1 flex flex-wrap gap-1" role="group" aria-label="Take from the shelf">
+        {#each away as i (i.serial)}<button
+            type="button"
+            class="border border-rule px-2 py-1 text-sm"
+            onclick={() => take(i)}>+ {i.kind} <span class="num text-dim">{i.serial}</span></button
+          >{/each}
+        <button type="button" class="border border-ink px-2 py-1 text-sm" onclick={() => [...away].forEach(take)}
+          >Take all</button
+        >
+      </div>
+    {/if}
+    <ul class="text-sm">
+      {#each signOn.instruments as i (i.serial)}
+        <li class="flex flex-wrap gap-x-3 border-t border-rule py-1">
+          <span>{i.kind}: {i.name} <span class="num">{i.serial}</span></span>
+          <span class="text-dim"
+            >calibrated until <span class="num">{i.calibratedUntil}</span>{i.ranges
+              .map((r) => `, ${r.of} ${r.min} to ${r.max} ${MEASURED[r.of]}`)
+              .join('')}</span
+          >
+          <button type="button" class="ml-auto underline" onclick={() => remove(i.serial)}>remove</button>
+        </li>
+      {/each}
+    </ul>
+    <details class="mt-2">
+      <summary class="cursor-pointer text-sm underline">Another instrument</summary>
+      <form
+        class="mt-2 grid grid-cols-2 gap-3 sm:grid-cols-4"
+        onsubmit={(e) => {
+          e.preventDefault();
+          addInstrument();
+        }}
+      >
+        <label class="text-sm text-dim"
+          >Instrument<select class={BOX} bind:value={kind}
+            >{#each INSTRUMENT_KINDS as k (k)}<option>{k}</option>{/each}</select
+          ></label
+        >
+        <label class="text-sm text-dim">Make of it<input class={BOX} bind:value={name} /></label>
+        <label class="text-sm text-dim">Its serial number<input class={BOX} bind:value={serial} /></label>
+        <label class="text-sm text-dim"
+          >Calibrated until<input class={BOX} type="date" bind:value={calibratedUntil} /></label
+        >
+        {#each READS[kind] as of (of)}
+          {#if limits[of]}
+            <label class="text-sm text-dim"
+              >{of} from [{MEASURED[of]}]<input
+                class={BOX}
+                type="number"
+                step="any"
+                bind:value={limits[of].min}
+              /></label
+            >
+            <label class="text-sm text-dim"
+              >{of} up to [{MEASURED[of]}]<input
+                class={BOX}
+                type="number"
+                step="any"
+                bind:value={limits[of].max}
+              /></label
+            >
+          {/if}
+        {/each}
+        {#if trouble}<p role="alert" class="col-span-2 text-stop sm:col-span-4">{trouble}</p>{/if}
+        <button type="submit" class="justify-self-start border border-ink px-3 py-1.5">Add the instrument</button>
+      </form>
+    </details>
+  </div>
 </details>

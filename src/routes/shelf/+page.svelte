@@ -1,6 +1,7 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
   import { Button } from 'flowbite-svelte';
+  import { MEASURED } from '$core/equipment/instrument';
   import type { InverterType } from '$core/equipment/inverterType';
   import { inverterFindings } from '$core/equipment/inverterSheet';
   import { inverterSheetSchema } from '$core/equipment/inverterType';
@@ -285,6 +286,30 @@
               /></td
             ></tr
           >{/if}
+      {/each}
+    </tbody>
+  </table>
+</section>
+<section class="sheet mt-4 overflow-x-auto p-4" aria-labelledby="instruments">
+  <h2 id="instruments">Instruments</h2>
+  <p class="text-dim">
+    An entry of the record carries its instrument as it was: kind, ranges, calibration. A crew takes them along from
+    here when it signs on, and adds its own.
+  </p>
+  <table class="grid-table mt-2">
+    <thead
+      ><tr
+        ><th scope="col">Kind</th><th scope="col">Name</th><th scope="col">Serial number</th><th scope="col">Ranges</th
+        ><th scope="col">Calibrated until</th></tr
+      ></thead
+    >
+    <tbody>
+      {#each data.shelf.instruments as i (i.serial)}
+        <tr
+          ><td>{i.kind}</td><td>{i.name}</td><td class="num">{i.serial}</td><td
+            >{i.ranges.map((r) => `${r.of} ${r.min} to ${r.max} ${MEASURED[r.of]}`).join(', ') || 'not given'}</td
+          ><td class="num">{i.calibratedUntil}</td></tr
+        >
       {/each}
     </tbody>
   </table>

@@ -2,7 +2,18 @@ import { rulesIn } from '../../kernel/rule';
 import type { InsulationReading } from '../insulation';
 import type { AcReading } from '../readings/acReading';
 import type { StringReading } from '../readings/stringReading';
-import type { TorqueReading } from '../readings/torqueReading';
+import type { JointReading } from '../readings/torqueReading';
+import type { SupplyReading } from '../readings/supplyReading';
+import type { EarthReading } from './earth/continuity';
+import type { PhasesAtUnit } from './atUnit/neutralRead';
+import type { CurrentReading } from './current/current';
+import type { LandedInput } from './landing/inputs';
+import type { LightReading } from './light/inTime';
+import type { MeterReading } from '../readings/meterReading';
+import type { ResidualReading } from '../readings/residualReading';
+import type { StopReading } from './stop/stop';
+import type { ThermalReading } from './thermal/scan';
+import type { AcAtUnit } from './unit/window';
 import type { InstrumentInUse } from './instrument/calibration';
 
 /** The rules of the record by what they are asked about. A file added to a folder is a rule added. */
@@ -12,6 +23,17 @@ export const PROVING_RULES = {
   alone: rulesIn<StringReading>(import.meta.glob(['./alone/*.ts', '!**/*.test.ts'], { eager: true })),
   insulation: rulesIn<InsulationReading>(import.meta.glob(['./insulation/*.ts', '!**/*.test.ts'], { eager: true })),
   ac: rulesIn<AcReading>(import.meta.glob(['./ac/*.ts', '!**/*.test.ts'], { eager: true })),
-  torque: rulesIn<TorqueReading>(import.meta.glob(['./torque/*.ts', '!**/*.test.ts'], { eager: true })),
+  torque: rulesIn<JointReading>(import.meta.glob(['./torque/*.ts', '!**/*.test.ts'], { eager: true })),
   instrument: rulesIn<InstrumentInUse>(import.meta.glob(['./instrument/*.ts', '!**/*.test.ts'], { eager: true })),
+  earth: rulesIn<EarthReading>(import.meta.glob(['./earth/*.ts', '!**/*.test.ts'], { eager: true })),
+  supply: rulesIn<SupplyReading>(import.meta.glob(['./supply/*.ts', '!**/*.test.ts'], { eager: true })),
+  unit: rulesIn<AcAtUnit>(import.meta.glob(['./unit/*.ts', '!**/*.test.ts'], { eager: true })),
+  atUnit: rulesIn<PhasesAtUnit>(import.meta.glob(['./atUnit/*.ts', '!**/*.test.ts'], { eager: true })),
+  current: rulesIn<CurrentReading>(import.meta.glob(['./current/*.ts', '!**/*.test.ts'], { eager: true })),
+  landing: rulesIn<LandedInput>(import.meta.glob(['./landing/*.ts', '!**/*.test.ts'], { eager: true })),
+  residual: rulesIn<ResidualReading>(import.meta.glob(['./residual/*.ts', '!**/*.test.ts'], { eager: true })),
+  thermal: rulesIn<ThermalReading>(import.meta.glob(['./thermal/*.ts', '!**/*.test.ts'], { eager: true })),
+  meter: rulesIn<MeterReading>(import.meta.glob(['./meter/*.ts', '!**/*.test.ts'], { eager: true })),
+  stop: rulesIn<StopReading>(import.meta.glob(['./stop/*.ts', '!**/*.test.ts'], { eager: true })),
+  light: rulesIn<LightReading>(import.meta.glob(['./light/*.ts', '!**/*.test.ts'], { eager: true })),
 };

@@ -10,12 +10,13 @@ import {
   primaryKey,
   text,
   timestamp,
+  unique,
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { Operation } from 'fast-json-patch';
+import type { Instrument } from '$core/equipment/instrument';
 import type { InverterType } from '$core/equipment/inverterType';
 import type { ModuleType } from '$core/equipment/moduleType';
-import type { SiteRecord } from '$core/proving/record';
 import type { Board } from '$core/site/parts';
 import type { Position } from '$core/site/position';
 import type { Survey } from '$core/site/survey';
@@ -32,13 +33,13 @@ import type { SiteSummary } from './summary';
 export const shelfItem = pgTable(
   'shelf_item',
   {
-    kind: text('kind', { enum: ['module', 'inverter'] }).notNull(),
+    kind: text('kind', { enum: ['module', 'inverter', 'instrument'] }).notNull(),
     id: text('id').notNull(),
-    sheet: jsonb('sheet').$type<ModuleType | InverterType>().notNull(),
+    sheet: jsonb('sheet').$type<ModuleType | InverterType | Instrument>().notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.kind, t.id] }),
-    check('shelf_item_kind_known', sql`${t.kind} in ('module', 'inverter')`),
+    check('shelf_item_kind_known', sql`${t.kind} in ('module', 'inverter', 'instrument')`),
   ],
 );
 
@@ -55,6 +56,9 @@ export const site = pgTable('site', {
   summary: jsonb('summary').$type<SiteSummary>(),
   summaryRevision: integer('summary_revision'),
   summaryRules: text('summary_rules'),
+  /** How many entries its record has, and the hash of the last: what a removed last row is missed by. */
+  recordCount: integer('record_count').notNull().default(0),
+  recordHash: text('record_hash'),
   changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
 });
 
@@ -212,7 +216,11 @@ export const siteRecord = pgTable(
     doneAt: timestamp('done_at', { withTimezone: true }).notNull(),
     recordedAt: timestamp('recorded_at', { withTimezone: true }).notNull().defaultNow(),
     corrects: uuid('corrects'),
-    body: jsonb('body').$type<SiteRecord>().notNull(),
+    body: jsonb('body').$type<unknown>().notNull(),
+    /** Its place in the chain of the site's entries, from 1; those of a time before the chain have a place and no hash. */
+    seq: integer('seq').notNull(),
+    /** SHA-256 over the hash before and the canonical entry. */
+    hash: text('hash'),
   },
   (t) => [
     primaryKey({ columns: [t.siteId, t.id] }),
@@ -228,5 +236,6 @@ export const siteRecord = pgTable(
     }),
     check('site_record_does_not_correct_itself', sql`${t.corrects} <> ${t.id}`),
     index('site_record_by_subject').on(t.siteId, t.scope, t.subjectId),
+    unique('site_record_one_place_in_the_chain').on(t.siteId, t.seq),
   ],
 );

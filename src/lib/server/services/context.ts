@@ -25,6 +25,3 @@ export const localContext = (database: Db = db()): Context => ({
   company: THE_COMPANY,
   now: () => new Date(),
 });
-
-/** Today in the office, YYYY-MM-DD: the server stands where the office is. */
-export const todayOf = ({ now }: Pick<Context, 'now'>): string => now().toLocaleDateString('sv-SE');

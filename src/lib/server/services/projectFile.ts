@@ -2,22 +2,24 @@ import { eq } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
 import { PROJECT_FORMAT, PROJECT_VERSION, projectFileSchema } from '$lib/schemas/projectFile';
 import type { ProjectFile } from '$lib/schemas/projectFile';
-import { inOrder } from '$core/proving/record';
+import { timeOf } from '$core/proving/evidence/items';
+import { upgradedEntry } from '$core/proving/readEntry';
 import type { Context } from './context';
 import { insertDesign } from '../db/designStore';
-import { release, site, siteRecord } from '../db/schema';
+import { release, site } from '../db/schema';
 import { Problem, parsed } from '../problem';
 import { upgraded } from '$core/design/edition';
 import { loadDesign } from './designs';
 import { summaryLater } from './summaries';
-import { readLogbook } from './records';
+import { appendEntries } from './records';
+import { siteLog } from './siteLogs';
 
 /** Largest project file taken, bytes: a site of 60 inverters with a full record is under a tenth of it. */
 export const PROJECT_MAX_BYTES = 20 * 1024 * 1024;
 
 export async function exportProject(context: Context, siteId: string): Promise<ProjectFile> {
   const { design, revision } = await loadDesign(context, siteId);
-  const { releases, records } = await readLogbook(context, siteId);
+  const { releases, entries } = await siteLog(siteId, context.db);
   return {
     format: PROJECT_FORMAT,
     version: PROJECT_VERSION,
@@ -29,10 +31,10 @@ export async function exportProject(context: Context, siteId: string): Promise<P
       letter: r.letter,
       revision: r.revision,
       releasedBy: r.releasedBy,
-      releasedAt: r.releasedAt.toISOString(),
+      releasedAt: new Date(r.atMs).toISOString(),
       design: r.design,
     })),
-    records: [...records],
+    records: [...entries],
   };
 }
 
@@ -68,13 +70,15 @@ type Document = Readonly<Record<string, unknown>>;
 
 /** The designs of a file, the one at hand and the released ones, in the newest edition. */
 function inNewestEdition(file: Document): Document {
-  const { design, releases } = file;
+  const { design, releases, records } = file;
   const released = (r: unknown) =>
     typeof r === 'object' && r !== null ? { ...r, design: upgraded((r as Document).design) } : r;
   return {
     ...file,
     design: upgraded(design),
     ...(Array.isArray(releases) ? { releases: releases.map(released) } : {}),
+    ...(Array.isArray(records) ? { records: records.map(upgradedEntry) } : {}),
+    ...(typeof file['version'] === 'number' && file['version'] < PROJECT_VERSION ? { version: PROJECT_VERSION } : {}),
   };
 }
 
@@ -103,19 +107,7 @@ export async function importProject(context: Context, file: ProjectFile): Promis
         })),
       );
     }
-    for (const r of correctedFirst(file.records)) {
-      await tx.insert(siteRecord).values({
-        siteId,
-        id: r.id,
-        kind: r.kind,
-        scope: r.subject.scope,
-        subjectId: r.subject.id,
-        release: r.release,
-        doneAt: new Date(r.doneAt),
-        corrects: r.corrects,
-        body: r,
-      });
-    }
+    await appendEntries(tx, siteId, { count: 0, hash: null }, correctedFirst(file.records));
     return siteId;
   });
   summaryLater(context, id, file.design, file.revision);
@@ -126,7 +118,7 @@ export async function importProject(context: Context, file: ProjectFile): Promis
 function correctedFirst(records: ProjectFile['records']): ProjectFile['records'] {
   const placed = new Set<string>();
   const out: ProjectFile['records'] = [];
-  let waiting = inOrder(records);
+  let waiting = [...records].sort((a, b) => timeOf(a)[0] - timeOf(b)[0] || (a.id < b.id ? -1 : 1));
   while (waiting.length) {
     const ready = waiting.filter((r) => r.corrects === null || placed.has(r.corrects));
     if (ready.length === 0)

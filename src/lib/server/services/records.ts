@@ -1,64 +1,37 @@
-import { and, asc, eq } from 'drizzle-orm';
+import { asc, eq, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
-import type { GateKey, GateView } from '$core/proving/gates/machine';
-import { gateKey, gateRow, judgeWaiver, maySign } from '$core/proving/gates/machine';
-import type { Judged } from '$core/proving/judge';
-import { judge } from '$core/proving/judge';
-import { confirmTrouble, energiseProgress, stepLimits } from '$core/proving/energiseProgress';
-import type { Progress } from '$core/proving/progress';
-import { progressOf } from '$core/proving/progress';
-import type { SiteRecord } from '$core/proving/record';
-import { correctionTrouble, liveRecords, recordSchema } from '$core/proving/record';
-import type { SiteDesign } from '$core/design';
-import type { Db, Tx } from '../db/client';
 import { openDesign } from '$core/design/edition';
+import { worstOf } from '$core/kernel/check';
+import type { Check, Verdict } from '$core/kernel/check';
+import { admit } from '$core/proving/door';
+import type { Entry } from '$core/proving/entry';
+import type { Evidence } from '$core/proving/evidence';
+import { recordSchema } from '$core/proving/kinds';
+import { costOf } from '$core/proving/releaseCost';
+import type { Cost } from '$core/proving/releaseCost';
+import { upgradedEntry } from '$core/proving/readEntry';
+import type { Tx } from '../db/client';
+import type { ChainReport } from '../db/recordChain';
+import { chainHash, verifyChain } from '../db/recordChain';
+import { release, site, siteRecord } from '../db/schema';
+import { Problem, parsed } from '../problem';
 import type { Context } from './context';
-import { todayOf } from './context';
-import { release, siteRecord } from '../db/schema';
-import { Problem, orProblem, parsed } from '../problem';
 import { loadDesign } from './designs';
-
-export interface ReleasedDesign {
-  readonly letter: string;
-  readonly revision: number;
-  readonly releasedBy: string;
-  readonly releasedAt: Date;
-  readonly design: SiteDesign;
-}
+import { provedBy, siteLog } from './siteLogs';
+import type { ReleasedDesign } from './siteLogs';
 
 export interface Logbook {
-  readonly records: readonly SiteRecord[];
+  readonly entries: readonly Entry[];
   readonly releases: readonly ReleasedDesign[];
   /** Null until a design is released: there is nothing to build from, so nothing to record. */
   readonly current: ReleasedDesign | null;
-  readonly progress: Progress | null;
+  readonly evidence: Evidence;
 }
 
-/** All releases and entries of a site, with what they say together. */
-export async function readLogbook(
-  context: Context,
-  siteId: string,
-  on = todayOf(context),
-  tx: Tx | Db = context.db,
-): Promise<Logbook> {
-  const frozen = await tx.select().from(release).where(eq(release.siteId, siteId)).orderBy(asc(release.releasedAt));
-  const releases = frozen.map((r) => ({ ...r, design: openDesign(r.design) }));
-  const rows = await tx
-    .select({ body: siteRecord.body })
-    .from(siteRecord)
-    .where(eq(siteRecord.siteId, siteId))
-    .orderBy(asc(siteRecord.doneAt), asc(siteRecord.id));
-  const records = rows.map((r) => r.body);
-  const current = releases.at(-1) ?? null;
-  const progress =
-    current &&
-    progressOf({
-      records,
-      releases: new Map(releases.map((r) => [r.letter, r.design])),
-      current: current.letter,
-      today: on,
-    });
-  return { records, releases, current, progress };
+/** All releases and entries of a site, with what they prove together now. */
+export async function readLogbook(context: Context, siteId: string): Promise<Logbook> {
+  const log = await siteLog(siteId, context.db);
+  return { ...log, current: log.releases.at(-1) ?? null, evidence: provedBy(log, context.now().getTime()) };
 }
 
 const nextLetter = (letters: readonly string[]): string => {
@@ -95,135 +68,118 @@ export async function releaseDesign(context: Context, siteId: string, revision: 
   });
 }
 
-/** Clocks of phones drift: later than this ahead of ours, an entry's time is wrong, ms. */
-const AHEAD_MAX_MS = 5 * 60_000;
-/** Kinds that only a qualified electrician makes. */
-const ELECTRICIAN_ONLY: ReadonlySet<SiteRecord['kind']> = new Set<SiteRecord['kind']>([
-  'string-test',
-  'insulation',
-  'ac-voltages',
-  'torque',
-  'energise',
-]);
-
-export interface Added {
-  readonly record: SiteRecord;
-  readonly judged: Judged;
-  /** True when this very entry was on record before: sending twice does not double it. */
-  readonly known: boolean;
+/** Proofs that a release of the design as it stands would cost. */
+export async function releaseCost(context: Context, siteId: string): Promise<readonly Cost[]> {
+  const [stored, log] = await Promise.all([loadDesign(context, siteId), siteLog(siteId, context.db)]);
+  return costOf(log, stored.design, context.now().getTime());
 }
 
-/** Adds one entry. Refused with a reason when the order of gates, the role, or the entry it corrects does not allow it. */
+export interface Added {
+  readonly record: Entry;
+  readonly verdict: Verdict;
+  readonly checks: readonly Check[];
+  /** True when this very entry was on record before: sending twice does not double it. */
+  readonly known: boolean;
+  /** Why it does not count, where it does not: it is kept as a fact. */
+  readonly why: string | null;
+}
+
+const said = (after: Evidence, record: Entry, known: boolean, why: string | null): Added => {
+  const { checks } = after.judgement(record);
+  return { record, checks, verdict: checks.length ? worstOf(checks.map((c) => c.verdict)) : 'holds', known, why };
+};
+
+/** Adds one entry. Refused with a reason when the rules of the record do not let it count and it is only now being made. */
 export async function addRecord(context: Context, siteId: string, input: unknown): Promise<Added> {
-  const record = parsed(recordSchema, input, 'The entry');
+  const record = parsed(recordSchema, upgradedEntry(input), 'The entry');
   await loadDesign(context, siteId);
+  const nowMs = context.now().getTime();
   return context.db.transaction(async (tx) => {
-    const book = await readLogbook(context, siteId, record.doneAt.slice(0, 10), tx);
-    const made = book.releases.find((r) => r.letter === record.release)?.design;
-    if (!made)
-      throw refusal('/release', `There is no release ${record.release} of this site: release the design first.`);
-    const known = book.records.find((r) => r.id === record.id);
-    const verdictOf = () =>
-      orProblem(() => judge(record, made, liveRecords([...book.records.filter((r) => r.id !== record.id), record])));
-    if (known) {
-      if (isDeepStrictEqual(known, record)) return { record, judged: verdictOf(), known: true };
+    const head = await holdChain(tx, siteId);
+    const log = await siteLog(siteId, tx);
+    const twin = log.entries.find((e) => e.id === record.id);
+    if (twin && isDeepStrictEqual(twin, record)) {
+      const after = provedBy(log, nowMs);
+      return said(after, record, true, after.notes.get(record.id) ?? null);
+    }
+    if (twin)
       throw new Problem(
         409,
         'Id already used',
         'An entry with this id but other contents is on record. A correction is a new entry with an id of its own.',
       );
-    }
-    refuseUnfit(context, record, made, book);
-    const judged = verdictOf();
-    const added = await tx
-      .insert(siteRecord)
-      .values({
-        siteId,
-        id: record.id,
-        kind: record.kind,
-        scope: record.subject.scope,
-        subjectId: record.subject.id,
-        release: record.release,
-        doneAt: new Date(record.doneAt),
-        corrects: record.corrects,
-        body: record,
-      })
-      .onConflictDoNothing()
-      .returning({ id: siteRecord.id });
-    if (added.length === 1) return { record, judged, known: false };
-    // Sent twice at once, or the entry was corrected by somebody else in the same moment.
-    const [twin] = await tx
-      .select({ body: siteRecord.body })
-      .from(siteRecord)
-      .where(and(eq(siteRecord.siteId, siteId), eq(siteRecord.id, record.id)));
-    if (twin && isDeepStrictEqual(twin.body, record)) return { record, judged, known: true };
-    throw new Problem(
-      409,
-      'Corrected meanwhile',
-      'Somebody else corrected this entry a moment ago. Reload and correct the newer one.',
-    );
+    const { refusal, after, why } = admit(log, record, nowMs);
+    if (refusal) throw new Problem(422, 'Refused', refusal.detail, [refusal]);
+    await appendEntries(tx, siteId, head, [record]);
+    return said(after, record, false, why);
   });
 }
 
-const refusal = (pointer: string, detail: string) => new Problem(422, 'Refused', detail, [{ pointer, detail }]);
-
-function refuseUnfit({ now }: Context, record: SiteRecord, design: SiteDesign, book: Logbook): void {
-  const { subject } = record;
-  const exists =
-    subject.scope === 'site' ||
-    (subject.scope === 'inverter' ? design.inverters : design.strings).some((p) => p.id === subject.id);
-  if (!exists) throw refusal('/subject/id', `Release ${record.release} has no ${subject.scope} ${subject.id}.`);
-  if (Date.parse(record.doneAt) > now().getTime() + AHEAD_MAX_MS)
-    throw refusal('/doneAt', 'The time lies in the future: set the clock of this device.');
-  if (ELECTRICIAN_ONLY.has(record.kind) && record.role !== 'electrician')
-    throw refusal('/role', 'Only a qualified electrician measures, terminates and energises.');
-  const trouble = correctionTrouble(record, book.records);
-  if (trouble) throw refusal('/corrects', trouble);
-  if (record.kind === 'gate') refuseGate(record, book.progress?.gates ?? new Map());
-  if (record.kind === 'waiver') {
-    const { waived, why } = judgeWaiver(
-      gateRow(record.values.gate),
-      record.role,
-      record.reason ?? '',
-      record.values.reviewDays,
-    );
-    if (!waived) throw refusal('/values/gate', why);
-  }
-  if (record.kind === 'energise') {
-    const gates = book.progress?.gates ?? new Map<GateKey, GateView>();
-    const step = energiseProgress(design, subject.id, book.records, gates).find(
-      (s) => s.step.state === record.values.state,
-    );
-    const why = confirmTrouble(step, record, stepLimits(design, subject.id, book.records));
-    if (why) throw refusal('/values/reading', why);
-  }
+interface Head {
+  readonly count: number;
+  readonly hash: string | null;
 }
 
-/** Gates that close by a measurement or by the energising order, never by a tick. */
-const BY_READING: ReadonlySet<string> = new Set(['D-POL', 'D-VOC', 'D-IR', 'I-ACIR', 'I-ACV', 'I-TORQ', 'I-ONGRID']);
-
-function refuseGate(record: Extract<SiteRecord, { kind: 'gate' }>, gates: ReadonlyMap<GateKey, GateView>): void {
-  const { gate, result } = record.values;
-  const row = gateRow(gate);
-  const view = gates.get(gateKey(gate, record.subject.id));
-  if (row.scope !== record.subject.scope || !view) throw refusal('/subject', `Gate ${gate} belongs to a ${row.scope}.`);
-  if (view.state === 'n/a') throw refusal('/values/gate', `Gate ${gate} does not apply on this site.`);
-  if (!maySign(row, record.role))
-    throw refusal('/role', `Gate ${gate} is signed by the ${row.signer}; a ${record.role} may not.`);
-  if (
-    result === 'accepted' &&
-    (view.state !== 'caution' || record.role !== 'electrician' || (record.reason ?? '').length < 15)
-  ) {
-    throw refusal(
-      '/values/result',
-      'Only a caution can be accepted: by an electrician, with a reason of at least 15 characters.',
-    );
-  }
-  if (result !== 'pass') return;
-  if (BY_READING.has(gate)) throw refusal('/values/gate', `Gate ${gate} closes by its measurement, not by a tick.`);
-  if (view.state === 'locked')
-    throw refusal('/values/gate', `Gate ${gate} is locked: it waits for ${view.waitsFor.join(', ') || 'its strings'}.`);
+/** The end of a site's chain, held until commit: entries are chained one after the other. */
+async function holdChain(tx: Tx, siteId: string): Promise<Head> {
+  const [head] = await tx
+    .select({ count: site.recordCount, hash: site.recordHash })
+    .from(site)
+    .where(eq(site.id, siteId))
+    .for('update');
+  if (!head)
+    throw new Problem(404, 'No such site', 'There is no site at this address. Go back to the yard and pick one.');
+  return head;
 }
+
+/** PostgreSQL takes 65535 parameters a statement; a row of the record has eleven. */
+const CHUNK = 2000;
+
+/** Writes entries behind the end of a site's chain. */
+export async function appendEntries(tx: Tx, siteId: string, head: Head, entries: readonly Entry[]): Promise<void> {
+  let { count, hash } = head;
+  const rows = entries.map((entry) => {
+    count += 1;
+    hash = chainHash(hash ?? siteId, entry);
+    return {
+      siteId,
+      id: entry.id,
+      kind: entry.kind,
+      scope: entry.subject.scope,
+      subjectId: entry.subject.id,
+      release: entry.release,
+      doneAt: new Date(entry.doneAt),
+      corrects: entry.corrects,
+      body: entry,
+      seq: count,
+      hash,
+    };
+  });
+  for (let at = 0; at < rows.length; at += CHUNK) await tx.insert(siteRecord).values(rows.slice(at, at + CHUNK));
+  if (rows.length) await tx.update(site).set({ recordCount: count, recordHash: hash }).where(eq(site.id, siteId));
+}
+
+/** Walks the chain of a site's entries: what was altered, removed or moved since it was written is named. */
+export async function verifyRecord({ db }: Pick<Context, 'db'>, siteId: string): Promise<ChainReport> {
+  const [head] = await db
+    .select({ count: site.recordCount, hash: site.recordHash })
+    .from(site)
+    .where(eq(site.id, siteId));
+  const rows = await db
+    .select({ seq: siteRecord.seq, id: siteRecord.id, hash: siteRecord.hash, body: siteRecord.body })
+    .from(siteRecord)
+    .where(eq(siteRecord.siteId, siteId))
+    .orderBy(asc(siteRecord.seq));
+  return verifyChain(siteId, rows, head ?? { count: 0, hash: null });
+}
+
+/** Every site by name, for whoever walks all chains. */
+export const sitesWithRecord = ({ db }: Pick<Context, 'db'>) =>
+  db
+    .select({ id: site.id, name: site.name })
+    .from(site)
+    .where(sql`${site.recordCount} > 0`)
+    .orderBy(asc(site.name), asc(site.id));
 
 /** Letters of a site with who released them, oldest first, without the frozen designs. */
 export async function listReleases({ db }: Context, siteId: string) {
@@ -237,4 +193,14 @@ export async function listReleases({ db }: Context, siteId: string) {
     .from(release)
     .where(eq(release.siteId, siteId))
     .orderBy(asc(release.releasedAt));
+}
+
+/** Sites on which units run without their proofs, with how many. */
+export async function sitesToSwitchOff(context: Context): Promise<Readonly<Record<string, number>>> {
+  const found: Record<string, number> = {};
+  for (const { id } of await sitesWithRecord(context)) {
+    const { evidence } = await readLogbook(context, id);
+    if (evidence.switchOff.length) found[id] = evidence.switchOff.length;
+  }
+  return found;
 }

@@ -211,6 +211,8 @@ const gate = (n: number, over: object = {}) => ({
   doneAt: new Date().toISOString(),
   by: 'R. Vahl',
   role: 'electrician',
+  licensedUntil: '2099-12-31',
+  device: null,
   instrument: null,
   release: 'A',
   corrects: null,
@@ -235,7 +237,7 @@ describe('record', () => {
       addRecord(context, siteId, entry),
     ]);
     expect(sent.filter((s) => !s.known).length).toBe(1);
-    expect((await readLogbook(context, siteId)).records.length).toBe(1);
+    expect((await readLogbook(context, siteId)).entries.length).toBe(1);
     expect(await problemOf(addRecord(context, siteId, { ...entry, by: 'somebody else' }))).toMatchObject({
       status: 409,
       title: 'Id already used',
@@ -263,12 +265,20 @@ describe('record', () => {
     const siteId = await stored();
     await releaseDesign(context, siteId, 2, 'R. Vahl');
     const refused = async (over: object) => (await problemOf(addRecord(context, siteId, gate(4, over)))).detail;
-    expect(await refused({ values: { gate: 'S-EARTH', result: 'pass', evidence: '0.1 ohm' } })).toContain(
-      'waits for S-SAFE',
-    );
-    expect(await refused({ role: 'helper' })).toContain('signed by the electrician');
     expect(
-      await refused({ kind: 'waiver', reason: 'we are in a hurry today', values: { gate: 'S-EARTH', reviewDays: 3 } }),
+      await refused({
+        subject: { scope: 'inverter', id: 'inv-1' },
+        values: { gate: 'I-COVER', result: 'pass', evidence: 'closed' },
+      }),
+    ).toContain('Not closed when it was made');
+    expect(await refused({ role: 'helper' })).toContain('signed by the electrician');
+    expect(await refused({ licensedUntil: '2020-01-01' })).toContain('licence');
+    expect(
+      await refused({
+        kind: 'waiver',
+        reason: 'we are in a hurry today',
+        values: { gate: 'S-EARTH', entryId: null, reviewDays: 3 },
+      }),
     ).toContain('never be waived');
     expect(
       await refused({
@@ -278,11 +288,11 @@ describe('record', () => {
     ).toContain('closes by its measurement');
     expect(
       await refused({
-        kind: 'energise',
+        kind: 'step',
         subject: { scope: 'inverter', id: 'inv-1' },
-        values: { state: 'AC_CLOSED', reading: 400, seen: 'display on' },
+        values: { order: '1', state: 'AC_CLOSED', readings: {}, waitedS: 10, restarts: 0, seen: 'display on' },
       }),
-    ).toContain('LOCKED_OFF is not confirmed');
+    ).toContain('LOCKED_OFF is');
     expect(await refused({ doneAt: new Date(Date.now() + 3_600_000).toISOString() })).toContain('future');
     expect(
       await refused({
@@ -290,10 +300,10 @@ describe('record', () => {
         values: { gate: 'I-MOUNT', result: 'pass', evidence: 'hangs' },
       }),
     ).toContain('no inverter inv-99');
-    expect((await readLogbook(context, siteId)).records).toEqual([]);
+    expect((await readLogbook(context, siteId)).entries).toEqual([]);
   });
 
-  it('lets one of two simultaneous corrections stand', async () => {
+  it('lets one of two simultaneous corrections count', async () => {
     const siteId = await stored();
     await releaseDesign(context, siteId, 2, 'R. Vahl');
     await addRecord(context, siteId, gate(5));
@@ -309,6 +319,7 @@ describe('record', () => {
       );
     const results = await Promise.allSettled([fix(6), fix(7)]);
     expect(results.filter((r) => r.status === 'fulfilled').length).toBe(1);
+    expect((await readLogbook(context, siteId)).evidence.gate('S-SAFE', 'site')?.state).toBe('failed');
   });
 });
 
@@ -336,7 +347,7 @@ describe('project file', () => {
     };
     expect(refusal(text.slice(0, 5000)).detail).toMatch(/line \d+, column \d+/);
     expect(refusal('{"some":"thing"}').title).toBe('Foreign file');
-    expect(refusal(text.replace('"version": 1', '"version": 2')).title).toBe('Newer file');
+    expect(refusal(text.replace('"version": 2', '"version": 3')).title).toBe('Newer file');
     expect(refusal(text.replace('"tag": "INV-02"', '"tag": "INV-01"')).errors[0]).toEqual({
       pointer: '/design/inverters/1/tag',
       detail: 'Tag INV-01 is used twice.',

@@ -1,4 +1,6 @@
 import { asc } from 'drizzle-orm';
+import type { Instrument } from '$core/equipment/instrument';
+import { instrumentSchema } from '$core/equipment/instrument';
 import type { InverterType } from '$core/equipment/inverterType';
 import { inverterTypeSchema } from '$core/equipment/inverterType';
 import type { ModuleType } from '$core/equipment/moduleType';
@@ -6,23 +8,33 @@ import { moduleTypeSchema } from '$core/equipment/moduleType';
 import type { Context } from './context';
 import { shelfItem } from '../db/schema';
 
-/** The company's equipment. A site that uses an item takes a copy of its sheet. */
-export async function readShelf({ db }: Context): Promise<{ modules: ModuleType[]; inverters: InverterType[] }> {
+interface Shelf {
+  readonly modules: ModuleType[];
+  readonly inverters: InverterType[];
+  readonly instruments: Instrument[];
+}
+
+/** The company's equipment and instruments. A site that uses a sheet takes a copy of it, and so does an entry of its instrument. */
+export async function readShelf({ db }: Context): Promise<Shelf> {
   const rows = await db.select().from(shelfItem).orderBy(asc(shelfItem.id));
   return {
     modules: rows.filter((r) => r.kind === 'module').map((r) => r.sheet as ModuleType),
     inverters: rows.filter((r) => r.kind === 'inverter').map((r) => r.sheet as InverterType),
+    instruments: rows.filter((r) => r.kind === 'instrument').map((r) => r.sheet as Instrument),
   };
 }
 
-export async function putOnShelf(
-  { db }: Context,
-  kind: 'module' | 'inverter',
-  sheet: ModuleType | InverterType,
-): Promise<void> {
-  const valid = kind === 'module' ? moduleTypeSchema.parse(sheet) : inverterTypeSchema.parse(sheet);
+const SHELVES = { module: moduleTypeSchema, inverter: inverterTypeSchema, instrument: instrumentSchema } as const;
+export type ShelfKind = keyof typeof SHELVES;
+export type ShelfSheet = ModuleType | InverterType | Instrument;
+
+/** An instrument stands on the shelf under its serial number, a sheet under its id. */
+export const shelfId = (sheet: ShelfSheet): string => ('serial' in sheet ? sheet.serial : sheet.id);
+
+export async function putOnShelf({ db }: Context, kind: ShelfKind, sheet: ShelfSheet): Promise<void> {
+  const valid: ShelfSheet = SHELVES[kind].parse(sheet);
   await db
     .insert(shelfItem)
-    .values({ kind, id: valid.id, sheet: valid })
+    .values({ kind, id: shelfId(valid), sheet: valid })
     .onConflictDoUpdate({ target: [shelfItem.kind, shelfItem.id], set: { sheet: valid } });
 }

@@ -4,15 +4,41 @@
   import { page } from '$app/state';
   import { Button } from 'flowbite-svelte';
   import type { ProblemDocument } from '$lib/schemas/problem';
-  import { ApiProblem, post } from '$lib/client/api';
+  import { onMount } from 'svelte';
+  import { ApiProblem, post, read } from '$lib/client/api';
   import { signOn } from '$lib/client/signOn.svelte';
+  import { LogState, provideLog } from '$lib/client/logState.svelte';
   import { SiteState, provideSite } from '$lib/client/siteState.svelte';
+  import { lineOf } from '$core/site/line';
+  import { named } from '$lib/ui/record/words';
   import { STAGES } from '$lib/stages/stages';
   import LineStrip from '$lib/ui/LineStrip.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
 
   let { data, children } = $props();
   const site = provideSite(untrack(() => new SiteState(data.stored)));
+  const log = provideLog(untrack(() => new LogState(site.siteId)));
+  onMount(() => {
+    void log.open();
+    const days = setInterval(() => log.tick(), 30_000);
+    const answering = () => void log.flush();
+    addEventListener('online', answering);
+    return () => {
+      clearInterval(days);
+      removeEventListener('online', answering);
+      log.close();
+    };
+  });
+  /** As the record on this screen has it where it is read here, else as the server had it when the site was opened. */
+  const switchOff = $derived(
+    log.current
+      ? log.evidence.switchOff.map(({ unit, why }) => ({
+          unit,
+          why,
+          tag: lineOf(log.current?.design ?? site.design).tag(unit),
+        }))
+      : data.switchOff,
+  );
   // Only a fresh load from the server counts here, not the coming and going of our own changes.
   $effect(() => {
     const { stored } = data;
@@ -30,6 +56,24 @@
   let releaseProblem = $state.raw<ProblemDocument | null>(null);
   let releasing = $state(false);
   let by = $state('');
+  interface Cost {
+    readonly key: string;
+    readonly why: string;
+  }
+  /** Proofs that this release would cost; null while they are worked out. */
+  let costs = $state.raw<readonly Cost[] | null>(null);
+  async function open() {
+    by = signOn.by;
+    releasing = !releasing;
+    costs = null;
+    if (!releasing) return;
+    try {
+      costs = await read<Cost[]>(`/api/v1/sites/${site.siteId}/releases/cost`);
+    } catch (cause) {
+      if (!(cause instanceof ApiProblem)) throw cause;
+      releaseProblem = cause.problem;
+    }
+  }
 
   async function release(event: SubmitEvent) {
     event.preventDefault();
@@ -60,15 +104,7 @@
     <Button size="xs" color="alternative" disabled={!site.canUndo || site.pending > 0} onclick={() => site.undo()}
       >Undo</Button
     >
-    <Button
-      size="xs"
-      color="alternative"
-      onclick={() => {
-        by = signOn.by;
-        releasing = !releasing;
-      }}
-      aria-expanded={releasing}>Release …</Button
-    >
+    <Button size="xs" color="alternative" onclick={open} aria-expanded={releasing}>Release …</Button>
   </div>
 </div>
 {#if releasing}
@@ -86,6 +122,18 @@
       /></label
     >
     <Button type="submit" size="sm" disabled={site.pending > 0}>Release revision {site.revision}</Button>
+    <div class="w-full" role="status">
+      {#if released && costs === null}Working out which proofs it would cost …
+      {:else if costs && costs.length}
+        <p class="font-semibold text-stop">
+          It costs {costs.length}
+          {costs.length === 1 ? 'proof' : 'proofs'}, to be made anew:
+        </p>
+        <ul class="max-h-40 overflow-y-auto text-sm">
+          {#each costs as c (c.key)}<li>{named(c.key, site.design)}: {named(c.why, site.design)}</li>{/each}
+        </ul>
+      {:else if released}It costs no proof.{/if}
+    </div>
   </form>
 {/if}
 <Trouble problem={releaseProblem} ondismiss={() => (releaseProblem = null)} />
@@ -104,5 +152,18 @@
     >
   {/each}
 </nav>
+{#if switchOff.length}
+  <div class="mb-2 border-4 border-stop bg-sheet px-3 py-2 text-stop" role="alert">
+    <p class="text-lg font-bold">Switch off until proved</p>
+    <ul>
+      {#each switchOff as { unit, tag, why } (unit)}<li>
+          <a class="font-semibold underline" href="/sites/{site.siteId}/energise">{tag}</a>: {named(
+            why.slice(0, 3).join('; '),
+            log.current?.design ?? site.design,
+          )}
+        </li>{/each}
+    </ul>
+  </div>
+{/if}
 <Trouble problem={site.trouble} ondismiss={() => (site.trouble = null)} />
 {@render children()}

@@ -1,10 +1,10 @@
 import { practice } from '../../../kernel/check';
 import { found } from '../../../kernel/judgement';
 import { rule } from '../../../kernel/rule';
-import type { Instrument } from '../../record';
+import type { Instrument } from '../../../equipment/instrument';
 
 /** An instrument on the day it was used, YYYY-MM-DD on site. */
-export interface InstrumentInUse extends Instrument {
+export interface InstrumentInUse extends Pick<Instrument, 'name' | 'serial' | 'calibratedUntil'> {
   readonly day: string;
 }
 

@@ -1,20 +1,47 @@
+import { expect, it } from 'vitest';
+import type { Instrument } from '../../../equipment/instrument';
 import { edges } from '../../../testing/edges';
 import { M575 } from '../../../testing/examples';
 import { acInsulationReading, dcInsulationReading } from '../../insulation';
 import { RESISTANCE } from './resistance';
 
 /** 17 modules: 1.25 × 877.5 V asks for 1500 V and 1 MΩ (IEC 62446-1, 6.7, Table 2; recalled). */
-const dc = (megohm: number, testV = 1500, modules = 17) => dcInsulationReading(M575, modules, { testV, megohm });
-const ac = (megohm: number, testV = 500) => acInsulationReading(400, { testV, megohm });
+const dc = (
+  megohm: number,
+  testV = 1500,
+  modules = 17,
+  over: { seconds?: number; ofParts?: number } = {},
+  tester: Instrument | null = null,
+) => dcInsulationReading(M575, modules, { testV, megohm, seconds: 60, ...over }, tester, 1100);
+const ac = (megohm: number, testV = 500, seconds = 60) => acInsulationReading(400, { testV, megohm, seconds }, null);
+/** 15 % and 5 digits of 0.01 MΩ: 1.2 MΩ lies within its uncertainty of 1 MΩ, 1.3 MΩ does not (worked values of the guard band). */
+const TESTER: Instrument = {
+  kind: 'insulation tester',
+  name: 'tester',
+  serial: 'T-1',
+  calibratedUntil: '2027-01-01',
+  ranges: [{ of: 'insulation', min: 0, max: 1000, accuracyPercent: 15, digits: 5, resolution: 0.01 }],
+};
 
 edges(RESISTANCE, {
-  holds: [dc(1), dc(200), ac(10), dc(1, 1000, 12)],
-  tight: [ac(9.99), ac(1)],
-  stops: [dc(0.99), ac(0.99), dc(50, 1501)],
+  holds: [dc(1), dc(200), ac(10), dc(1, 1000, 12), dc(1.3, 1500, 17, {}, TESTER)],
+  tight: [ac(9.99), ac(1), dc(1.2, 1500, 17, {}, TESTER)],
+  // 36 modules are 20.7 kW: one low reading over all of them condemns nothing, over a third it does. A fail needs no full minute.
+  stops: [dc(0.99), ac(0.99), dc(50, 1501), dc(0.99, 1500, 36, { ofParts: 3 }), dc(0.99, 1500, 17, { seconds: 5 })],
   // Too low a voltage proves nothing, and over 10 kW a low reading is split before anything is condemned.
   without: { 'a test that proves something': dc(50, 1000) },
+  says: [[dc(4), /4 MΩ ≥ 1 MΩ at 1500 V The unit starts above 0.037 MΩ/]],
   numbers: [
     [dc(4), { value: 4, limit: 1, margin: 300 }],
     [dc(0.6, 250, 1), { value: 0.6, limit: 0.5, margin: 20 }],
   ],
+});
+
+it('proves nothing under a minute, or over a large section that reads low', () => {
+  const verdict = (r: ReturnType<typeof dc>) => RESISTANCE.check(r, { element: 'string', path: '' }).verdict;
+  expect([dc(50, 1500, 17, { seconds: 59 }), ac(50, 500, 59), dc(0.99, 1500, 36)].map(verdict)).toEqual([
+    'unknown',
+    'unknown',
+    'unknown',
+  ]);
 });

@@ -1,22 +1,29 @@
 import { dataSheet, practice } from '../../../kernel/check';
 import { found } from '../../../kernel/judgement';
 import { rule } from '../../../kernel/rule';
-import type { TorqueReading } from '../../readings/torqueReading';
+import type { JointReading } from '../../readings/torqueReading';
 
 /** Applied torque inside the target of the studs, N·m. A target from a table alone is tight inside: the print beside the stud decides. */
-export const APPLIED_TORQUE = rule<TorqueReading>()({
+export const APPLIED_TORQUE = rule<JointReading>()({
   id: 'proving.torque',
   title: 'Applied torque inside its window',
   unit: 'N·m',
   basis: dataSheet('AC stud torque'),
-  needs: { target: { as: 'torque of the AC studs', of: (r) => r.target } },
-  judge: ({ target: { lowNm, highNm, origin, source } }, { appliedNm, joints }) => {
+  needs: {
+    appliedNm: {
+      as: 'torque applied to every joint',
+      of: (r) => r.appliedNm,
+      missing: ({ at, appliedNm }) => (appliedNm === null ? [`torque applied at ${at}`] : []),
+    },
+    target: { as: 'torque of this joint', of: (r) => r.target },
+  },
+  judge: ({ appliedNm, target: { lowNm, highNm, origin, source } }, { at }) => {
     const inside = appliedNm >= lowNm && appliedNm <= highNm;
-    const onSheet = origin === 'data sheet';
+    const onSheet = origin !== 'stud table';
     return found(
       inside ? (onSheet ? 'holds' : 'tight') : 'stop',
       () => [
-        `${appliedNm} N·m on ${joints} joints; window ${lowNm} to ${highNm} N·m`,
+        `${at}: ${appliedNm} N·m; window ${lowNm} to ${highNm} N·m`,
         ...(onSheet ? [] : [`The sheet gives no torque (${source}): the print beside the stud decides.`]),
       ],
       {

@@ -1,5 +1,5 @@
-import { recordSchema } from '$core/proving/record';
-import { recordedSchema } from '$lib/schemas/record';
+import { recordSchema } from '$core/proving/kinds';
+import { chainReportSchema, clockSchema, costSchema, recordedSchema, siteLogSchema } from '$lib/schemas/record';
 import type { Operation } from '../operation';
 
 export const provingOperations: readonly Operation[] = [
@@ -11,4 +11,23 @@ export const provingOperations: readonly Operation[] = [
     response: recordedSchema,
     status: '201',
   },
+  {
+    path: '/api/v1/sites/{id}/records',
+    method: 'get',
+    summary: 'Releases and entries of a site, from which everything it proves follows',
+    response: siteLogSchema,
+  },
+  {
+    path: '/api/v1/sites/{id}/records/chain',
+    method: 'get',
+    summary: 'Whether the entries are as they were written, along their chain of hashes',
+    response: chainReportSchema,
+  },
+  {
+    path: '/api/v1/sites/{id}/releases/cost',
+    method: 'get',
+    summary: 'Proofs that a release of the design as it stands would cost',
+    response: costSchema,
+  },
+  { path: '/api/v1/clock', method: 'get', summary: 'The clock that entries are timed by', response: clockSchema },
 ];

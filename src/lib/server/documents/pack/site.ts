@@ -79,7 +79,7 @@ export function openPointsPage(sheets: Sheets, h: HandOver): void {
       { title: 'Name, date', share: 1.6 },
     ],
     h.waivers.map((w) => [
-      w.kind === 'waiver' || w.kind === 'gate' ? w.values.gate : w.kind,
+      String(w.values['gate'] ?? w.kind),
       tagOf(h, w.subject.id),
       w.reason ?? '',
       `${w.by}, ${w.doneAt.slice(0, 10)}`,

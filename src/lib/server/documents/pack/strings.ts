@@ -1,5 +1,7 @@
 import { fixed } from '$core/kernel/quantity';
 import { lineOf } from '$core/site/line';
+import { DC_INSULATION } from '$core/proving/kinds/dcInsulation';
+import { STRING_TEST } from '$core/proving/kinds/stringTest';
 import type { HandOver } from '../../services/handOver';
 import type { Sheets } from '../pdf';
 import { known, tagOf, when } from './words';
@@ -41,14 +43,13 @@ export function stringMapPage(sheets: Sheets, { design }: HandOver): void {
 export function stringTestsPage(sheets: Sheets, h: HandOver): void {
   const line = lineOf(h.design);
   const insulation = new Map(
-    h.judged.flatMap((j) => (j.record.kind === 'insulation' ? [[j.record.subject.id, j] as const] : [])),
+    h.judged.flatMap((j) => (DC_INSULATION.is(j.record) ? [[j.record.subject.id, j.record.values] as const] : [])),
   );
   const rows = h.judged.flatMap((j) => {
-    if (j.record.kind !== 'string-test') return [];
+    if (!STRING_TEST.is(j.record)) return [];
     const s = line.string(j.record.subject.id)?.string;
     const v = j.record.values;
-    const ir = insulation.get(j.record.subject.id);
-    const irValues = ir?.record.kind === 'insulation' ? ir.record.values : null;
+    const irValues = insulation.get(j.record.subject.id) ?? null;
     const reference =
       j.checks.find((c) => c.id === 'proving.likeness' || c.id === 'proving.expected-voltage')?.limit ?? null;
     return [
@@ -59,7 +60,7 @@ export function stringTestsPage(sheets: Sheets, h: HandOver): void {
         known(reference, 'V'),
         `${fixed(v.cellC, 1)} °C`,
         `${v.irradianceWm2}`,
-        j.verdict,
+        j.why ? 'no proof' : j.verdict,
         irValues ? `${irValues.megohm} MΩ at ${irValues.testV} V` : '–',
         j.record.by,
         when(j.record.doneAt),

@@ -44,7 +44,10 @@
         'ductDiameterMm',
       ],
     },
-    { title: 'Breaker at the board', paths: ['breakerA', 'breakerKind', 'breakerAmbientC', 'breakerGroupFactor'] },
+    {
+      title: 'Breaker at the board',
+      paths: ['breakerA', 'breakerKind', 'breakerAmbientC', 'breakerGroupFactor', 'residualFitted'],
+    },
     {
       title: 'Conductors',
       paths: [

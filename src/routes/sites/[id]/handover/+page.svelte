@@ -1,17 +1,26 @@
 <script lang="ts">
   import { fixed, formatQuantity } from '$core/kernel/quantity';
-  import { RECORD_VALUES } from '$core/proving/record';
-  import { RecordSender } from '$lib/client/logState.svelte';
+  import { OPEN_POINT } from '$core/proving/kinds/openPoint';
+  import { invalidateAll } from '$app/navigation';
+  import { untrack } from 'svelte';
+  import { useLog } from '$lib/client/logState.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
-  import EditForm from '$lib/ui/form/EditForm.svelte';
+  import EntryForm from '$lib/ui/record/EntryForm.svelte';
+  import LogStatus from '$lib/ui/record/LogStatus.svelte';
+  import { lineOfEntry, named, partName, when } from '$lib/ui/record/words';
   import MarginLedger from '$lib/ui/MarginLedger.svelte';
   import SignOnCard from '$lib/ui/SignOnCard.svelte';
   import Stage from '$lib/ui/Stage.svelte';
-  import Trouble from '$lib/ui/Trouble.svelte';
 
   let { data } = $props();
   const site = useSite();
-  const sender = new RecordSender(site.siteId);
+  const log = useLog();
+  untrack(() => log.take(data));
+  $effect(() => {
+    const fresh = data;
+    untrack(() => log.take(fresh));
+  });
+  const design = $derived(log.current?.design ?? site.design);
   const s = $derived(data.summary);
   const figures = $derived([
     ['Units on grid', `${s.onGrid} of ${s.units}`],
@@ -23,10 +32,6 @@
     ['Open points', String(s.openPoints)],
     ['Entries on record', String(s.entries)],
   ]);
-  const addPoint = async (values: unknown) =>
-    (await sender.send({ kind: 'open-point', subject: { scope: 'site', id: 'site' }, values }, s.release ?? 'A'))
-      ? null
-      : sender.problem;
 </script>
 
 <Stage>
@@ -82,17 +87,13 @@
           <summary class="cursor-pointer font-semibold">Write an open point</summary>
           <div class="mt-2 space-y-3">
             <SignOnCard />
-            {#key s.entries}
-              <EditForm
-                schema={RECORD_VALUES['open-point'].omit({ closed: true })}
-                value={{ text: '', severity: 'work', owner: '', due: null }}
-                groups={[{ title: '', paths: ['text', 'severity', 'owner', 'due'] }]}
-                prefix="point"
-                label="Put it on record"
-                save={(v) => addPoint({ ...v, due: v.due || null, closed: false })}
-              />
-            {/key}
-            <Trouble problem={sender.problem} ondismiss={() => (sender.problem = null)} />
+            <EntryForm
+              kind={OPEN_POINT}
+              subject={{ scope: 'site', id: 'site' }}
+              label="Put it on record"
+              done={() => void invalidateAll()}
+            />
+            <LogStatus />
           </div>
         </details>
       {/if}
@@ -102,13 +103,39 @@
       {#if data.waivers.length === 0}<p>None.</p>{/if}
       <ul>
         {#each data.waivers as w (w.id)}<li class="border-t border-rule py-1">
-            {w.kind === 'waiver' || w.kind === 'gate' ? w.values.gate : w.kind} · {w.subject.id} · {w.reason} · {w.by}, {w.doneAt.slice(
+            {w.values['gate']} · {partName(w.subject.id, design)} · {lineOfEntry(w)} · {w.reason} · {w.by}, {w.doneAt.slice(
               0,
               10,
             )}
           </li>{/each}
       </ul>
     </section>
+    <section class="sheet p-4" aria-labelledby="chain">
+      <h2 id="chain">The record as it was written</h2>
+      {#if data.chain.broken.length}
+        <p class="font-semibold text-stop" role="alert">The chain of hashes is broken:</p>
+        <ul>
+          {#each data.chain.broken as b (b)}<li class="border-t border-rule py-1 text-stop">{b}</li>{/each}
+        </ul>
+      {:else}<p>
+          <span class="num">{data.chain.entries}</span> entries, each chained to the one before (SHA-256): none altered,
+          removed or moved.{#if data.chain.unchained}
+            <span class="num">{data.chain.unchained}</span> of them are older than the chain.{/if}
+        </p>{/if}
+    </section>
+    {#if data.uncounted.length}
+      <section class="sheet p-4" aria-labelledby="uncounted">
+        <h2 id="uncounted">Entries that prove nothing</h2>
+        <ul>
+          {#each data.uncounted as { record, why } (record.id)}<li class="border-t border-rule py-1">
+              {partName(record.subject.id, design)} · {lineOfEntry(record)} · {record.by}, {record.role}, {when(
+                record.doneAt,
+              )}
+              <span class="block text-sm text-stop">{named(why, design)}</span>
+            </li>{/each}
+        </ul>
+      </section>
+    {/if}
   {/snippet}
   {#snippet side()}<MarginLedger checks={site.assessment.checks} title="Margins: whole site" />{/snippet}
 </Stage>

@@ -41,7 +41,7 @@
   const freshId = (kind: string) => `${kind}-${crypto.randomUUID().slice(0, 8)}`;
 
   const GROUPS = [
-    { title: 'Place', paths: ['name', 'place', 'latitudeDeg', 'longitudeDeg', 'altitudeM'] },
+    { title: 'Place', paths: ['name', 'place', 'latitudeDeg', 'longitudeDeg', 'altitudeM', 'timeZone'] },
     {
       title: 'Design temperatures and DC',
       paths: [

@@ -1,0 +1,79 @@
+import type { SiteDesign } from '../../design';
+import { canonical } from '../../kernel/canonical';
+import { lineOf } from '../../site/line';
+import { dcLimit } from '../../strings/dcLimit';
+import type { GateId, GateModel } from '../gates/machine';
+import { GateNet } from '../gates/machine';
+import type { Input } from '../gates/restsOn';
+import { RESTS_ON } from '../gates/restsOn';
+
+/** The parts of a released design as the gates see them: strings count where they hang. */
+function gateModel(design: SiteDesign): GateModel {
+  const { rcdFitted, stopFitted, contactsFitted } = design.survey;
+  const line = lineOf(design);
+  return {
+    inverters: design.inverters.map((i) => ({
+      id: i.id,
+      strings: (line.unit(i.id)?.strings ?? []).map((s) => s.id),
+      rcdFitted: design.runs.find((r) => r.inverterId === i.id)?.residualFitted ?? rcdFitted,
+    })),
+    busFitted: design.chain.devices.length > 0,
+    stopFitted,
+    contactsFitted,
+  };
+}
+
+const NETS = new WeakMap<SiteDesign, GateNet>();
+/** Who waits for whom in a released design; made once. */
+export function netOf(design: SiteDesign): GateNet {
+  const known = NETS.get(design) ?? new GateNet(gateModel(design));
+  NETS.set(design, known);
+  return known;
+}
+
+const INPUTS = new WeakMap<SiteDesign, Map<string, string>>();
+
+/** The inputs on which the proof of a gate at a part rests, as one text: two designs that give the same let a proof stand. */
+export function inputsOf(design: SiteDesign, gate: GateId, object: string): string {
+  const known = INPUTS.get(design) ?? new Map<string, string>();
+  INPUTS.set(design, known);
+  const of = (input: Input, part: string): string => {
+    const key = `${input}@${part}`;
+    const text = known.get(key) ?? canonical(FACTS[input](design, part));
+    known.set(key, text);
+    return text;
+  };
+  return (RESTS_ON[gate] ?? []).map((input) => of(input, object)).join('|');
+}
+
+const units = (design: SiteDesign, object: string): string[] =>
+  object === 'site' ? design.inverters.map((u) => u.id) : [object];
+
+/** Each input as the facts it stands for; `object` is an inverter, a string, or the whole site. */
+const FACTS: Readonly<Record<Input, (design: SiteDesign, object: string) => unknown>> = {
+  supply: ({ survey: s }) => [s.lineV, s.frequencyHz, s.service, s.gridCode],
+  unitType: (design, object) => units(design, object).map((id) => [id, lineOf(design).unit(id)?.type ?? null]),
+  run: (design, object) => design.runs.find((r) => r.inverterId === object) ?? null,
+  address: (design, object) =>
+    units(design, object).map((id) => [id, design.chain.devices.find((d) => d.inverterId === id)?.address ?? null]),
+  hung: (design, object) =>
+    units(design, object).map((id) => (lineOf(design).unit(id)?.strings ?? []).map((s) => [s.id, s.place])),
+  inverter: (design, object) => lineOf(design).string(object)?.place?.inverterId ?? null,
+  module: (design, object) => {
+    const line = lineOf(design);
+    const own = line.string(object);
+    const strings = own ? [own.string] : units(design, object).flatMap((id) => line.unit(id)?.strings ?? []);
+    return strings.map((s) => [s.id, s.modules, line.plane(s.planeId)?.module ?? null]);
+  },
+  dcLimitV: (design, object) => {
+    const line = lineOf(design);
+    const own = line.string(object);
+    const strings = own ? [own.string] : (line.unit(object)?.strings ?? []);
+    return strings.map((s) => {
+      const on = line.placed(s);
+      if (!on?.type) return [s.id, null];
+      const limit = dcLimit({ module: on.module, inverter: on.type, survey: design.survey });
+      return [s.id, limit.value?.limitV ?? limit.missing];
+    });
+  },
+};

@@ -1,0 +1,39 @@
+import type { GateId } from './machine';
+
+/** Facts of the design that a proof is judged with. */
+export type Input = 'supply' | 'unitType' | 'run' | 'address' | 'hung' | 'inverter' | 'module' | 'dcLimitV';
+
+/**
+ * What the proof of a gate rests on: when one of these differs in a later release, the proof is stale. Common practice.
+ * `hung`: which strings hang on the unit and where; `inverter`: the unit a string hangs on; `run`: its AC run; `module`: type and count.
+ */
+export const RESTS_ON: Readonly<Partial<Record<GateId, readonly Input[]>>> = {
+  'D-ID': ['inverter', 'module'],
+  'D-POL': ['inverter', 'module'],
+  'D-VOC': ['dcLimitV', 'module', 'inverter'],
+  'D-IR': ['module', 'inverter', 'dcLimitV'],
+  'D-ISC': ['module', 'inverter'],
+  'I-MOUNT': ['unitType'],
+  'I-PE': ['unitType', 'run'],
+  'I-ACIR': ['supply', 'unitType', 'run'],
+  'I-TORQ': ['unitType', 'run'],
+  'I-ACV': ['supply', 'unitType', 'run'],
+  'I-RCD': ['supply', 'unitType'],
+  'I-ADDR': ['address', 'unitType'],
+  'I-DCLAND': ['hung', 'unitType', 'module', 'dcLimitV'],
+  'I-COVER': ['unitType', 'hung'],
+  'I-PERMIT': ['supply', 'unitType', 'address', 'run', 'hung'],
+  'I-SETUP': ['supply', 'unitType', 'address'],
+  'I-ONGRID': ['unitType'],
+  'I-DRY': ['unitType'],
+  'I-THERM': ['unitType', 'run'],
+  'I-SISTER': ['unitType', 'hung', 'module'],
+  'S-EARTH': ['supply'],
+  'S-SUPPLY': ['supply'],
+  'S-PTO': ['supply'],
+  'S-BUS': ['address', 'unitType'],
+  'S-METER': ['supply'],
+  'S-ESTOP': ['unitType'],
+  'S-SOAK': ['unitType'],
+  'S-PERF': ['unitType', 'module', 'hung'],
+};

@@ -1,0 +1,58 @@
+import type { Check, Subject, Verdict } from '../kernel/check';
+import { worstOf } from '../kernel/check';
+import { ask } from '../kernel/rule';
+import type { StringOnLine, UnitOnLine } from '../site/line';
+import { pathOf } from '../strings/onInput';
+import type { Entry } from './entry';
+import type { GateId } from './gates/machine';
+import type { Judgement, Result } from './kind';
+import { PROVING_RULES } from './rules';
+
+/** What kinds of record share when they judge: a verdict as a result, the instrument's own check, where a part stands on the line. */
+
+const AS_RESULT: Readonly<Record<Verdict, Result>> = { holds: 'pass', tight: 'caution', stop: 'fail', unknown: null };
+
+/** The worst of the checks as what it says of gates: an answer that lacks an input proves nothing. */
+export const resultOf = (checks: readonly Check[]): Result => AS_RESULT[worstOf(checks.map((c) => c.verdict))];
+
+/** A reading with the check of its instrument: all gates get the worst of it. */
+export function measured(
+  entry: Entry,
+  day: string,
+  gates: readonly GateId[],
+  subject: Subject,
+  checks: readonly Check[],
+): Judgement {
+  const all = [...checks, ...instrumentChecks(entry, day, subject)];
+  const result = resultOf(all);
+  return { checks: all, says: gates.map((gate) => ({ gate, result })) };
+}
+
+export function instrumentChecks({ instrument }: Entry, day: string, subject: Subject): Check[] {
+  return instrument ? ask(PROVING_RULES.instrument, { ...instrument, day }, subject) : [];
+}
+
+/** A reading of something that the design does not know: stored, and no proof of anything. */
+export const notThere = (gates: readonly GateId[]): Judgement => ({
+  checks: [],
+  says: gates.map((gate) => ({ gate, result: null })),
+});
+
+export const onString = ({ string, place, unit }: StringOnLine): Subject => ({
+  element: 'string',
+  path: place && unit ? pathOf(unit, place, string.number) : `string ${string.number}`,
+  id: string.id,
+});
+export const onUnit = ({ unit }: Pick<UnitOnLine, 'unit'>, element: Subject['element'], what: string): Subject => ({
+  element,
+  path: `${unit.tag} / ${what}`,
+  id: unit.id,
+});
+export const onSite = (element: Subject['element'], what: string): Subject => ({ element, path: what, id: 'site' });
+
+/** The check of the light where it was read before the string; none where it was read with it. */
+export function lightChecks(entry: Entry, lightAt: string | null, subject: Subject): Check[] {
+  if (lightAt === null) return [];
+  const ageMs = Date.parse(entry.doneAt) - Date.parse(lightAt);
+  return ask(PROVING_RULES.light, { ageMs }, subject);
+}

@@ -1,0 +1,59 @@
+import { z } from 'zod';
+import type { Entry } from './entry';
+import { entryShape } from './entry';
+import type { GateId } from './gates/machine';
+import type { AnyKind } from './kind';
+
+const isKind = (value: unknown): value is AnyKind =>
+  typeof value === 'object' && value !== null && 'kind' in value && 'judge' in value && 'scopes' in value;
+
+/** Every kind of record: a file added to `kinds/` is a kind added. */
+const FOUND = Object.values(
+  import.meta.glob<Record<string, unknown>>(['./kinds/*.ts', '!**/*.test.ts'], { eager: true }),
+).flatMap((module) => Object.values(module).filter(isKind));
+
+export const KINDS: readonly AnyKind[] = FOUND.sort((a, b) => (a.kind < b.kind ? -1 : 1));
+const BY_NAME = new Map(KINDS.map((k) => [k.kind, k]));
+
+export const kindNamed = (name: string): AnyKind => {
+  const found = BY_NAME.get(name);
+  if (!found) throw new RangeError(`kind must be one of ${[...BY_NAME.keys()].join(', ')} (got ${name})`);
+  return found;
+};
+export const kindOf = (entry: Pick<Entry, 'kind'>): AnyKind => kindNamed(entry.kind);
+
+/** The kind whose measurement closes a gate; undefined for gates that are signed. */
+const MEASURING = new Map<GateId, AnyKind>(KINDS.flatMap((k) => k.gates.map((gate) => [gate, k] as const)));
+export const measuring = (gate: GateId): AnyKind | undefined => MEASURING.get(gate);
+
+const entryOf = (k: AnyKind) => z.object({ ...entryShape, kind: z.literal(k.kind), values: k.values });
+
+/** An entry of any kind, as it comes in by form, API, file or late mail. */
+export const recordSchema = z
+  .discriminatedUnion('kind', KINDS.map(entryOf) as unknown as [ReturnType<typeof entryOf>])
+  .superRefine((entry, ctx) => {
+    const say = (path: (string | number)[], message: string) => ctx.addIssue({ code: 'custom', path, message });
+    const k = BY_NAME.get(entry.kind);
+    if (!k) return;
+    if (!k.scopes.includes(entry.subject.scope))
+      say(['subject'], `${k.title} belongs to a ${k.scopes.join(' or a ')}.`);
+    if (entry.corrects !== null && !entry.reason?.trim()) say(['reason'], 'A correction needs a reason.');
+    if (entry.corrects !== null && !k.correctable) say(['corrects'], `${k.title} is not corrected: make a new entry.`);
+    if (k.instrument === null) return;
+    const { instrument } = entry;
+    if (instrument === null) return say(['instrument'], 'A measurement needs its instrument.');
+    if (!k.instrument.includes(instrument.kind))
+      say(
+        ['instrument', 'kind'],
+        `${k.title} is measured with a ${k.instrument.join(' or ')}, not with a ${instrument.kind}.`,
+      );
+    for (const { of, value, path } of k.measured?.(entry.values) ?? []) {
+      const range = instrument.ranges.find((r) => r.of === of);
+      if (range && (value < range.min || value > range.max))
+        say(
+          ['values', ...path.split('.')],
+          `${value} is outside the ${of} range of ${instrument.name}: ${range.min} to ${range.max}.`,
+        );
+    }
+  })
+  .meta({ id: 'SiteRecord' }) as unknown as z.ZodType<Entry>;

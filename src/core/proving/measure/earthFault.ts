@@ -1,0 +1,31 @@
+/** Above this share of U_oc the two poles cannot both be right; under the other there is no fixed fault (common practice). */
+const MOST = 1.02;
+const LEAST = 0.1;
+
+export type EarthFaultPlace =
+  | { readonly found: 'error' | 'no fixed fault' }
+  | {
+      readonly found: 'fault';
+      readonly atModules: number;
+      readonly ohm: number;
+      readonly between: readonly [number, number];
+    };
+
+/**
+ * Where a string of n modules touches earth: k = n·V₋/s from the negative end, R_f = R_m(U_oc/s − 1), s = V₊ + V₋; V to earth by a meter of
+ * R_m, Ω, the unit off and only this string connected. Look between module round(k) and the next. Node equations.
+ */
+export function earthFaultPlace(
+  modules: number,
+  plusV: number,
+  minusV: number,
+  uocV: number,
+  meterOhm = 1e7,
+): EarthFaultPlace {
+  const s = Math.abs(plusV) + Math.abs(minusV);
+  if (s > MOST * uocV) return { found: 'error' };
+  if (s < LEAST * uocV) return { found: 'no fixed fault' };
+  const atModules = (modules * Math.abs(minusV)) / s;
+  const from = Math.floor(atModules + 0.5);
+  return { found: 'fault', atModules, ohm: Math.max(0, meterOhm * (uocV / s - 1)), between: [from, from + 1] };
+}

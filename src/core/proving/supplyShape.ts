@@ -1,0 +1,77 @@
+import { quantity } from '../kernel/schema';
+import { known, lacking } from '../kernel/answer';
+import type { Answer } from '../kernel/answer';
+import { supplySignature } from './measure/supplySignature';
+import type { Signature } from './measure/supplySignature';
+
+const V = (what: string, max = 1500) => quantity(0, max, 'V', what);
+
+/** Ten voltages of a supply: lines, to neutral where one is run, neutral to PE, lines to PE. */
+export const tenVoltagesShape = {
+  l12V: V('L1–L2'),
+  l23V: V('L2–L3'),
+  l31V: V('L3–L1'),
+  l1nV: V('L1–N; empty where no neutral is run').nullable(),
+  l2nV: V('L2–N').nullable(),
+  l3nV: V('L3–N').nullable(),
+  npeV: V('N–PE').nullable(),
+  l1peV: V('L1–PE'),
+  l2peV: V('L2–PE'),
+  l3peV: V('L3–PE'),
+} as const;
+export const TEN_PATHS = Object.keys(tenVoltagesShape);
+
+/** L–PE again at low impedance. */
+export const repeatShape = {
+  l1peLowV: V('L1–PE at low impedance').nullable(),
+  l2peLowV: V('L2–PE at low impedance').nullable(),
+  l3peLowV: V('L3–PE at low impedance').nullable(),
+} as const;
+
+export interface TenTyped {
+  readonly l12V: number;
+  readonly l23V: number;
+  readonly l31V: number;
+  readonly l1nV: number | null;
+  readonly l2nV: number | null;
+  readonly l3nV: number | null;
+  readonly npeV: number | null;
+  readonly l1peV: number;
+  readonly l2peV: number;
+  readonly l3peV: number;
+  readonly l1peLowV?: number | null;
+  readonly l2peLowV?: number | null;
+  readonly l3peLowV?: number | null;
+}
+
+const three = (a: number | null | undefined, b: number | null | undefined, c: number | null | undefined) =>
+  a == null || b == null || c == null ? null : ([a, b, c] as const);
+
+export const lineVoltages = (v: TenTyped) => [v.l12V, v.l23V, v.l31V] as const;
+/** To neutral where it was read, else to PE. */
+export const phaseVoltages = (v: TenTyped): readonly number[] =>
+  three(v.l1nV, v.l2nV, v.l3nV) ?? [v.l1peV, v.l2peV, v.l3peV];
+export const neutralRead = (v: TenTyped): boolean => three(v.l1nV, v.l2nV, v.l3nV) !== null;
+
+/** The signature of typed voltages; lacking while the survey names no nominal voltage. */
+export function signatureOf(v: TenTyped, nominalV: number | null): Answer<Signature> {
+  if (nominalV === null) return lacking('nominal line voltage');
+  return known(
+    supplySignature(
+      {
+        lineV: lineVoltages(v),
+        toNeutralV: three(v.l1nV, v.l2nV, v.l3nV),
+        neutralToPeV: v.npeV,
+        toPeV: [v.l1peV, v.l2peV, v.l3peV],
+        lowImpedanceV: three(v.l1peLowV, v.l2peLowV, v.l3peLowV),
+      },
+      nominalV,
+    ),
+  );
+}
+
+/** Every voltage of the ten with its path, for the range of the instrument. */
+export const voltagesRead = (v: TenTyped) =>
+  Object.entries(v).flatMap(([path, value]) =>
+    path.endsWith('V') && typeof value === 'number' ? [{ of: 'AC voltage' as const, value, path }] : [],
+  );

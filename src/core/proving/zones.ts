@@ -1,0 +1,64 @@
+import { siteDay } from '../kernel/siteDay';
+import { lineOf } from '../site/line';
+import type { Entry } from './entry';
+import type { Evidence } from './evidence';
+import { timeOf } from './evidence/items';
+import type { GateId } from './gates/machine';
+import { gateRow } from './gates/machine';
+import { kindOf } from './kinds';
+import { WORK } from './kinds/work';
+
+/** Work on a gate that somebody has in hand. */
+export interface InHand {
+  readonly gate: GateId;
+  readonly object: string;
+  readonly by: string;
+  readonly since: string;
+}
+
+/** Gates that an entry works on where it stands: those it reads, or the one that is taken in hand. */
+const worksOn = (entry: Entry): readonly GateId[] =>
+  WORK.is(entry) ? [entry.values.gate] : kindOf(entry).gates.filter((g) => gateRow(g).scope === entry.subject.scope);
+
+/** What is in hand now, beside one entry where it is only asked about: begun today, and neither put down nor closed by a reading of whoever has it. */
+export function inHand(e: Evidence, but?: Entry): readonly InHand[] {
+  const found = new Map<string, InHand>();
+  const zone = e.zone ?? 'UTC';
+  for (const entry of [...e.entries].sort((a, b) => timeOf(a)[0] - timeOf(b)[0])) {
+    if (entry.id === but?.id || siteDay(timeOf(entry)[0], zone) !== e.today) continue;
+    for (const gate of worksOn(entry)) {
+      const key = `${gate}@${entry.subject.id}`;
+      if (WORK.is(entry) && entry.values.doing === 'begins')
+        found.set(key, { gate, object: entry.subject.id, by: entry.by, since: entry.doneAt });
+      else if (found.get(key)?.by === entry.by) found.delete(key);
+    }
+  }
+  return [...found.values()];
+}
+
+/**
+ * Why work cannot begin, or a reading cannot be taken, beside what is in hand: on one unit never hands and live at once, and one person has one
+ * live gate. Null where it can. Only for work that is done now; what was done is a fact.
+ */
+export function zoneTrouble(entry: Entry, e: Evidence): string | null {
+  if (WORK.is(entry) && entry.values.doing === 'ends') return null;
+  const unit = unitOf(entry.subject.id, e);
+  const held = inHand(e, entry);
+  const others = held.filter((w) => w.by !== entry.by);
+  for (const gate of worksOn(entry)) {
+    const { zone } = gateRow(gate);
+    const same = others.find((w) => w.gate === gate && w.object === entry.subject.id);
+    if (same) return `${same.by} has ${gate} in hand.`;
+    const clash = others.find((w) => unitOf(w.object, e) === unit && opposed(zone, gateRow(w.gate).zone));
+    if (clash)
+      return `${clash.by} works ${gateRow(clash.gate).zone} on ${clash.gate} of the same unit: never hands and live at once.`;
+    const live =
+      WORK.is(entry) && zone === 'live' && inHand(e).find((w) => w.by === entry.by && gateRow(w.gate).zone === 'live');
+    if (live) return `${entry.by} has the live gate ${live.gate} in hand already: one person, one live gate.`;
+  }
+  return null;
+}
+
+const opposed = (a: string, b: string) => (a === 'hands' && b === 'live') || (a === 'live' && b === 'hands');
+const unitOf = (object: string, e: Evidence): string =>
+  (e.newest && lineOf(e.newest.design).string(object)?.place?.inverterId) ?? object;

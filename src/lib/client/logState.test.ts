@@ -1,0 +1,149 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { withStrings } from '$core/strings/arrange';
+import { legalLayout } from '$core/strings/layout/legalLayout';
+import { Crew, INSTRUMENTS } from '$core/testing/crew';
+import { plane, siteOf } from '$core/testing/examples';
+import type { Entry } from '$core/proving/entry';
+import { LogState } from './logState.svelte';
+import { signOn } from './signOn.svelte';
+
+const bare = siteOf(1, [plane('south', 72)]);
+const design = withStrings(bare, legalLayout(bare).strings);
+const releases = [{ letter: 'A', atMs: Date.parse('2026-05-01T08:00:00Z'), design }];
+const site = { scope: 'site', id: 'site' } as const;
+const safe = {
+  kind: 'gate',
+  subject: site,
+  values: { gate: 'S-SAFE', result: 'pass', evidence: 'points named' },
+} as const;
+
+/** A device that keeps what it is told. */
+function device() {
+  const kept = new Map<string, string>();
+  vi.stubGlobal('localStorage', {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => void kept.set(key, value),
+    removeItem: (key: string) => void kept.delete(key),
+  });
+  return kept;
+}
+/** A server whose clock is ahead, that takes what `answer` lets pass. */
+function server(answer: (entry: Entry) => Response | 'silent' = () => Response.json({}, { status: 201 }), aheadMs = 0) {
+  const taken: Entry[] = [];
+  vi.stubGlobal('fetch', async (path: string, init?: { body: string }) => {
+    if (path === '/api/v1/clock') return Response.json({ nowMs: Date.now() + aheadMs });
+    if (!init) return Response.json({ releases, entries: taken });
+    const entry = JSON.parse(init.body) as Entry;
+    const said = answer(entry);
+    if (said === 'silent') throw new TypeError('network');
+    if (said.ok) taken.push(entry);
+    return said;
+  });
+  return taken;
+}
+const open = async (entries: readonly Entry[] = []) => {
+  const log = new LogState('s');
+  log.take({ releases, entries, serverMs: Date.now() });
+  await log.open();
+  return log;
+};
+
+beforeEach(() => {
+  device();
+  Object.assign(signOn, {
+    by: 'Rosa Vahl',
+    role: 'electrician',
+    licensedUntil: '2099-12-31',
+    instruments: Object.values(INSTRUMENTS),
+  });
+});
+afterEach(() => {
+  vi.unstubAllGlobals();
+  vi.useRealTimers();
+});
+
+describe('the record on a device', () => {
+  it('counts an entry at once, sends it with device, sequence and corrected clock, and keeps nothing that was taken', async () => {
+    const taken = server(undefined, 90_000);
+    const log = await open();
+    expect(await log.add(safe)).toBe(true);
+    expect(log.evidence.closed('S-SAFE', 'site')).toBe(true);
+    expect([log.unsent.length, taken.length]).toEqual([0, 1]);
+    const [entry] = taken;
+    expect(entry?.device?.seq).toBeGreaterThan(0);
+    expect(Math.abs((entry?.device?.offsetMs ?? 0) - 90_000)).toBeLessThan(200);
+    expect(entry).toMatchObject({ by: 'Rosa Vahl', licensedUntil: '2099-12-31', release: 'A', instrument: null });
+  });
+  it('keeps what nobody answered for, over a reload, and sends the same entries in their order', async () => {
+    let silent = true;
+    const taken = server(() => (silent ? 'silent' : Response.json({}, { status: 201 })));
+    const log = await open();
+    await log.add(safe);
+    await log.add({ kind: 'gate', subject: site, values: { gate: 'S-DOC', result: 'pass', evidence: 'drawings' } });
+    expect([log.unsent.length, log.evidence.closed('S-SAFE', 'site'), taken.length]).toEqual([2, true, 0]);
+    log.close();
+    const again = await open();
+    expect(again.unsent.map((e) => e.id)).toEqual(log.unsent.map((e) => e.id));
+    expect(again.evidence.closed('S-DOC', 'site')).toBe(true);
+    await again.flush();
+    silent = false;
+    await again.flush();
+    again.close();
+    expect([again.unsent.length, taken.map((e) => e.id)]).toEqual([0, log.unsent.map((e) => e.id)]);
+    expect((await open(taken)).unsent).toEqual([]);
+  });
+  it('refuses at once what the rules refuse, and sends nothing', async () => {
+    const taken = server();
+    const log = await open();
+    signOn.licensedUntil = '2020-01-01';
+    expect(await log.add(safe)).toBe(false);
+    expect(log.problem?.detail).toContain('licence');
+    signOn.licensedUntil = '2099-12-31';
+    signOn.instruments = [];
+    expect(await log.add({ kind: 'supply', subject: site, values: {} })).toBe(false);
+    expect(log.problem?.detail).toContain('measured with a multimeter');
+    expect(
+      await log.add({ kind: 'gate', subject: site, values: { gate: 'S-SAFE', result: 'pass', evidence: 'x' } }),
+    ).toBe(false);
+    expect(log.problem?.errors?.[0]?.pointer).toBe('/values/evidence');
+    expect([taken.length, log.unsent.length]).toEqual([0, 0]);
+  });
+  it('shows what the server would not take, with why, and goes by what the server has', async () => {
+    server(() =>
+      Response.json(
+        { type: 'about:blank', title: 'Refused', status: 422, detail: 'somebody opened the joint' },
+        { status: 422 },
+      ),
+    );
+    const log = await open();
+    await log.add(safe);
+    expect(log.refused.map((r) => r.why)).toEqual(['somebody opened the joint']);
+    expect([log.unsent.length, log.evidence.closed('S-SAFE', 'site')]).toEqual([0, false]);
+  });
+  it('says when the device keeps nothing', async () => {
+    vi.stubGlobal('localStorage', {
+      getItem: () => null,
+      setItem: () => {
+        throw new Error('full');
+      },
+      removeItem: () => undefined,
+    });
+    server(() => 'silent');
+    const log = await open();
+    await log.add(safe);
+    log.close();
+    expect([log.unsent.length, log.forgetful]).toEqual([1, true]);
+  });
+  it('ends the day where the site’s day ends', async () => {
+    vi.useFakeTimers({ now: Date.parse('2026-05-04T21:59:00Z'), toFake: ['Date'] });
+    server();
+    const crew = new Crew(design, '2026-05-04T20:00:00+02:00');
+    crew.tick('S-SAFE', 'site', 'pass');
+    const log = await open(crew.entries);
+    log.tick();
+    expect(log.evidence.closed('S-SAFE', 'site')).toBe(true);
+    vi.setSystemTime(Date.parse('2026-05-04T22:00:01Z'));
+    log.tick();
+    expect(log.evidence.closed('S-SAFE', 'site')).toBe(false);
+  });
+});

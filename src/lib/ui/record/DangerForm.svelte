@@ -1,0 +1,61 @@
+<script lang="ts">
+  import type { EntrySubject } from '$core/proving/entry';
+  import { HAPPENINGS } from '$core/proving/tables/happenings';
+  import { useLog } from '$lib/client/logState.svelte';
+
+  let { subjects }: { subjects: readonly { subject: EntrySubject; name: string }[] } = $props();
+  const log = useLog();
+  let what = $state('');
+  let seen = $state('');
+  const choices = $derived(
+    subjects.flatMap(({ subject, name }) =>
+      HAPPENINGS.filter((h) => h.scope === subject.scope).map((h) => ({
+        h,
+        subject,
+        name,
+        key: `${subject.id}|${h.what}`,
+      })),
+    ),
+  );
+  const chosen = $derived(choices.find((c) => c.key === what));
+  const BOX = 'mt-0.5 block w-full border border-rule bg-white px-2 py-2 text-ink';
+
+  async function report() {
+    if (!chosen) return;
+    if (await log.add({ kind: 'happening', subject: chosen.subject, values: { what: chosen.h.what, seen } })) {
+      what = '';
+      seen = '';
+    }
+  }
+</script>
+
+<details class="sheet">
+  <summary class="cursor-pointer px-3 py-2 font-semibold text-stop"
+    >Report a danger, or something that was touched</summary
+  >
+  <div class="space-y-2 border-t border-rule p-3">
+    <p class="text-sm text-dim">
+      Anybody on site may. The proofs it touches are withdrawn at once and have to be made anew.
+    </p>
+    <label class="block text-sm text-dim"
+      >What happened<select class={BOX} bind:value={what}>
+        <option value="">choose …</option>
+        <optgroup label="Danger">
+          {#each choices.filter((c) => c.h.danger) as c (c.key)}<option value={c.key}>{c.h.what}, {c.name}</option
+            >{/each}
+        </optgroup>
+        <optgroup label="Touched, changed, replaced">
+          {#each choices.filter((c) => !c.h.danger) as c (c.key)}<option value={c.key}>{c.h.what}, {c.name}</option
+            >{/each}
+        </optgroup>
+      </select></label
+    >
+    <label class="block text-sm text-dim">What was seen<input class={BOX} bind:value={seen} /></label>
+    <button
+      type="button"
+      class="border border-stop px-4 py-2 font-semibold text-stop disabled:opacity-50"
+      disabled={log.busy || !chosen || seen.trim().length < 3}
+      onclick={report}>Report it</button
+    >
+  </div>
+</details>

@@ -1,0 +1,129 @@
+<script lang="ts">
+  import type { GateProof } from '$core/proving/evidence';
+  import { isClosed } from '$core/proving/gates/machine';
+  import type { SiteDesign } from '$core/design';
+  import type { EntrySubject } from '$core/proving/entry';
+  import { measuring } from '$core/proving/kinds';
+  import { inHand } from '$core/proving/zones';
+  import { signOn } from '$lib/client/signOn.svelte';
+  import { useLog } from '$lib/client/logState.svelte';
+  import Caution from '$lib/ui/Caution.svelte';
+  import GateMark from '$lib/ui/GateMark.svelte';
+  import GateTick from '$lib/ui/GateTick.svelte';
+  import { GATE_NAME } from '$lib/ui/gateWords';
+  import EntryForm from './EntryForm.svelte';
+  import { lineOfEntry, named, when } from './words';
+
+  let { proof, design, done }: { proof: GateProof; design: SiteDesign; done: () => void } = $props();
+  const log = useLog();
+  const gate = $derived(proof.gate);
+  const subject = $derived({ scope: gate.scope, id: proof.object } as EntrySubject);
+  const kind = $derived(measuring(gate.id));
+  const readings = $derived(log.evidence.readings(gate.id, proof.object));
+  const newest = $derived(readings.at(-1));
+  let acceptReason = $state('');
+  const held = $derived(inHand(log.evidence).find((w) => w.gate === gate.id && w.object === proof.object));
+  const work = (doing: 'begins' | 'ends') => log.add({ kind: 'work', subject, values: { gate: gate.id, doing } });
+
+  async function tick(result: 'pass' | 'fail', evidence: string) {
+    if (await log.add({ kind: 'gate', subject, values: { gate: gate.id, result, evidence } })) done();
+  }
+  async function waive(reason: string, reviewDays: number) {
+    const entryId = proof.state === 'failed' ? (newest?.by.id ?? null) : null;
+    if (await log.add({ kind: 'waiver', subject, values: { gate: gate.id, entryId, reviewDays }, reason })) done();
+  }
+  async function accept() {
+    if (!newest) return;
+    if (
+      await log.add({
+        kind: 'acceptance',
+        subject,
+        values: { gate: gate.id, entryId: newest.by.id },
+        reason: acceptReason,
+      })
+    )
+      done();
+  }
+</script>
+
+<section class="sheet border-t-4 border-t-primary-600 p-3" aria-labelledby="gate">
+  <h2 id="gate">{GATE_NAME[gate.id]} <span class="num font-normal text-dim">{gate.id}</span></h2>
+  <p class="mb-2">
+    <GateMark state={proof.state} />
+    {#if proof.waitsFor.length}
+      <span class="text-sm text-dim"
+        >waits for {proof.waitsFor
+          .slice(0, 6)
+          .map((k) => named(k, design))
+          .join(', ')}{proof.waitsFor.length > 6 ? ' …' : ''}</span
+      >
+    {/if}
+    {#if proof.why}<span class="block text-sm">{named(proof.why, design)}</span>{/if}
+  </p>
+  {#if newest}<p class="mb-2 text-sm text-dim">
+      Last: <span class="num">{when(newest.by.doneAt)}</span>
+      {lineOfEntry(newest.by)} · {newest.by.by}
+    </p>{/if}
+  {#if gate.zone === 'live'}<Caution
+      >Live parts within reach: one hand, barrier the rest, meter proved before and after. Nobody with hands inside
+      meanwhile.</Caution
+    >{/if}
+  {#if gate.zone !== 'none' && !isClosed(proof.state)}
+    <p class="mt-2 text-sm">
+      {#if held}In hand of {held.by} since <span class="num">{when(held.since).slice(11)}</span>.
+        {#if held.by === signOn.by}<button
+            type="button"
+            class="underline"
+            disabled={log.busy}
+            onclick={() => work('ends')}>Put it down</button
+          >{/if}
+      {:else}<button type="button" class="underline" disabled={log.busy} onclick={() => work('begins')}
+          >Take it in hand</button
+        >
+        <span class="text-dim"
+          >so that nobody works {gate.zone === 'live' ? 'with hands inside' : 'live'} on this unit meanwhile</span
+        >{/if}
+    </p>
+  {/if}
+  <div class="mt-3">
+    {#if kind?.kind === 'step'}
+      <p class="text-sm">Closes with the order of switching on: its last step is the proof.</p>
+    {:else if kind}
+      {#if !isClosed(proof.state) || proof.state === 'accepted' || proof.state === 'waived'}
+        {#if proof.state === 'locked'}<p class="text-sm text-dim">
+            Measured now it is a reading on record, and proves nothing: what it waits for comes first.
+          </p>{:else}<EntryForm {kind} {subject} label="Record and sign" {done} />{/if}
+      {:else}
+        <details>
+          <summary class="cursor-pointer text-sm underline">Measure it again</summary>
+          <EntryForm {kind} {subject} label="Record and sign" {done} />
+        </details>
+      {/if}
+    {:else if proof.state !== 'passed'}
+      {#key `${gate.id}|${log.entries.length}`}<GateTick
+          {gate}
+          busy={log.busy}
+          locked={proof.state === 'locked' || proof.waitsFor.length > 0}
+          onrecord={tick}
+        />{/key}
+    {/if}
+    {#if gate.waiver !== 'never' && (proof.state === 'failed' || (readings.length === 0 && !isClosed(proof.state)))}
+      {#key `waive|${gate.id}|${log.entries.length}`}<GateTick {gate} busy={log.busy} onwaive={waive} />{/key}
+    {:else if gate.waiver === 'never' && !isClosed(proof.state)}
+      <p class="mt-2 text-sm text-dim">Can never be waived.</p>
+    {/if}
+    {#if proof.state === 'caution'}
+      <div class="mt-2 border-l-4 border-tight bg-paper p-2">
+        <label class="block text-sm text-dim"
+          >An electrician may accept this very reading, with a reason<input
+            class="block w-full border border-rule bg-white px-2 py-2"
+            bind:value={acceptReason}
+          /></label
+        >
+        <button type="button" class="mt-2 border border-ink px-3 py-1.5" disabled={log.busy} onclick={accept}
+          >Accept the caution</button
+        >
+      </div>
+    {/if}
+  </div>
+</section>

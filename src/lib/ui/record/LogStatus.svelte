@@ -1,0 +1,27 @@
+<script lang="ts">
+  import { useLog } from '$lib/client/logState.svelte';
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import { lineOfEntry } from './words';
+
+  const log = useLog();
+</script>
+
+{#if log.made}<p class="border-l-4 border-ink bg-sheet px-3 py-2" role="status">
+    {#if log.verdict}On record: <VerdictMark verdict={log.verdict} />.
+      {log.verdict === 'stop'
+        ? 'It stops here: find out why before you go on.'
+        : 'A clear reading is no permission: only closed gates are.'}
+    {:else}On record.{/if}
+  </p>{/if}
+{#if log.unsent.length}<p class="border-l-4 border-tight bg-sheet px-3 py-2" role="status">
+    {log.unsent.length}
+    {log.unsent.length === 1 ? 'entry is' : 'entries are'} not sent yet; {log.forgetful
+      ? 'this device keeps nothing: do not close the page.'
+      : 'kept on this device and sent when the server answers.'}
+    <button type="button" class="underline" onclick={() => log.flush()}>Send now</button>
+  </p>{/if}
+{#each log.refused as r (r.entry.id)}<p class="border-l-4 border-stop bg-sheet px-3 py-2" role="alert">
+    Not taken: {lineOfEntry(r.entry)}. {r.why}
+  </p>{/each}
+<Trouble problem={log.problem} ondismiss={() => (log.problem = null)} />
