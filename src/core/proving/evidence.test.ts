@@ -412,6 +412,41 @@ describe('the door', () => {
     const late = admit(logOf(crew), tick, crew.nowMs + 121_000);
     expect([late.refusal, late.why]).toEqual([null, expect.stringContaining('signed by the electrician')]);
   });
+  it('refuses what names a part, a release or an entry that is not there, or a time to come, however late it is', () => {
+    const crew = permitted();
+    const [first] = crew.entries;
+    const ask = (over: Partial<Entry>, laterMs = 1e9) => {
+      const entry = { ...(first as Entry), id: 'own', ...over };
+      return admit(logOf(crew), entry, crew.nowMs + laterMs).refusal;
+    };
+    expect(ask({})).toBeNull();
+    expect(ask({ release: 'B' })).toMatchObject({
+      pointer: '/release',
+      detail: expect.stringContaining('no release B'),
+    });
+    expect(ask({ subject: { scope: 'inverter', id: 'inv-9' } })).toMatchObject({
+      pointer: '/subject/id',
+      detail: expect.stringContaining('no inverter inv-9'),
+    });
+    expect(ask({ subject: { scope: 'string', id: UNIT } })).toMatchObject({
+      pointer: '/subject/id',
+      detail: expect.stringContaining('no string inv-1'),
+    });
+    expect(ask({ subject: { scope: 'string', id: FIRST } })).toBeNull();
+    expect(ask({ subject: inverter })).toBeNull();
+    expect(ask({ corrects: 'ghost', reason: 'typed wrong' })).toMatchObject({ pointer: '/corrects' });
+    expect(ask({ corrects: first?.id ?? '', reason: 'typed wrong' })).toBeNull();
+    const at = (ms: number) => ask({ doneAt: new Date(crew.nowMs + ms).toISOString(), device: null }, 0);
+    expect([at(300_000), at(300_001)?.pointer]).toEqual([null, '/doneAt']);
+  });
+  it('points at the correction where that is what does not count', () => {
+    const crew = permitted();
+    const cover = crew.entries.find((e) => e.values['gate'] === 'I-COVER') as Entry;
+    const wrong = crew.tick('I-COVER', UNIT, 'fail', { corrects: cover.id, reason: 'saw it open', role: 'helper' });
+    crew.entries.pop();
+    expect(admit(logOf(crew), wrong, crew.nowMs + 120_000).refusal?.pointer).toBe('/corrects');
+    expect(admit(logOf(crew), wrong, crew.nowMs + 120_001).refusal).toBeNull();
+  });
   it('keeps hands and live work apart on one unit, and gives one person one live gate', () => {
     const crew = new Crew(design);
     crew.site();
