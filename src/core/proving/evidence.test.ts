@@ -10,6 +10,7 @@ import { admit } from './door';
 import type { Entry } from './entry';
 import { evidence } from './evidence';
 import type { Evidence } from './evidence';
+import { verdictOf } from './judging';
 import { KINDS, measuring, recordSchema } from './kinds';
 import { GATE_TABLE } from './gates/table';
 import { RESTS_ON } from './gates/restsOn';
@@ -122,6 +123,16 @@ describe('kinds', () => {
         reason: 'no',
       }),
     ).toThrow(/is not corrected/);
+  });
+  it('give no verdict to a reading of what is not there, and say of a tick what it says', () => {
+    const crew = permitted();
+    const e = look(crew);
+    const volts = crew.entries.find((x) => x.kind === 'string-test') as Entry;
+    expect(verdictOf(e.judgement(volts))).toBe('holds');
+    expect(verdictOf(e.judgement({ ...volts, subject: { scope: 'string', id: 'ghost' } }))).toBe('unknown');
+    expect(verdictOf(e.judgement(crew.tick('I-MOUNT', UNIT, 'fail')))).toBe('stop');
+    expect(verdictOf(e.judgement(crew.tick('I-MOUNT', UNIT, 'pass')))).toBe('holds');
+    expect(verdictOf({ checks: [], says: [] })).toBe('unknown');
   });
   it('leave a joint out of no torque, and judge each', () => {
     const joints = (change: (j: { at: string; appliedNm: number }) => object[]) => {

@@ -15,6 +15,14 @@ const AS_RESULT: Readonly<Record<Verdict, Result>> = { holds: 'pass', tight: 'ca
 /** The worst of the checks as what it says of gates: an answer that lacks an input proves nothing. */
 export const resultOf = (checks: readonly Check[]): Result => AS_RESULT[worstOf(checks.map((c) => c.verdict))];
 
+const AS_VERDICT = { pass: 'holds', caution: 'tight', fail: 'stop' } as const;
+
+/** What an entry says as one verdict: the worst of its checks, else of what it says of gates; one that says nothing is `unknown`. */
+export const verdictOf = ({ checks, says }: Judgement): Verdict =>
+  worstOf(
+    checks.length ? checks.map((c) => c.verdict) : says.map((s) => (s.result ? AS_VERDICT[s.result] : 'unknown')),
+  );
+
 /** A reading with the check of its instrument: all gates get the worst of it. */
 export function measured(
   entry: Entry,

@@ -10,6 +10,7 @@ import { dcLimit } from '../../strings/dcLimit';
 import { measured, notThere, onUnit } from '../judging';
 import { kind } from '../kind';
 import { PROVING_RULES as RULES } from '../rules';
+import { SISTERS_MIN } from '../sisters';
 
 const voltageV = quantity(-2000, 3000, 'V', 'Voltage at the input');
 const values = z.object({
@@ -23,9 +24,6 @@ const values = z.object({
   capped: z.literal(true, { error: 'Cap every unused input.' }).meta({ description: 'Unused inputs capped' }),
 });
 type Values = z.output<typeof values>;
-
-/** Inputs that make a median of the others (common practice). */
-const ALIKE_MIN = 3;
 
 function inputsOf(design: SiteDesign, unitId: string, v: Values) {
   const line = lineOf(design);
@@ -47,7 +45,7 @@ function inputsOf(design: SiteDesign, unitId: string, v: Values) {
       name: `tracker ${on.place?.tracker} input ${on.place?.input}, string ${on.string.number}`,
       voltageV: volts,
       limitV: limit?.limitV ?? null,
-      alikeV: others.length >= ALIKE_MIN ? median(others) * modules : null,
+      alikeV: others.length >= SISTERS_MIN ? median(others) * modules : null,
       modules,
     };
   });

@@ -9,9 +9,7 @@ import { measured, notThere, onString } from '../judging';
 import { kind } from '../kind';
 import { stringCurrent } from '../measure/stringCurrent';
 import { PROVING_RULES as RULES } from '../rules';
-
-/** Sisters are read within this of each other, ms. */
-const SISTERS_WITHIN_MS = 10 * 60_000;
+import { SISTERS_WITHIN_MS } from '../sisters';
 
 const values = z.object({
   currentA: quantity(0, 100, 'A', 'Current'),

@@ -14,13 +14,11 @@ import type { About } from '../kind';
 import { kind } from '../kind';
 import { trueMs } from '../entry';
 import type { StringReading, StringTest } from '../readings/stringReading';
-import { SISTERS_MIN, stringReading } from '../readings/stringReading';
+import { stringReading } from '../readings/stringReading';
+import { SISTERS_MIN, SISTERS_WITHIN_MS } from '../sisters';
 import { PROVING_RULES as RULES } from '../rules';
 import type { Check, Subject } from '../../kernel/check';
 import { lightShape } from '../light';
-
-/** Sisters are read within this of each other, ms (IEC 62446-1, 6.5; recalled). */
-export const SISTERS_WITHIN_MS = 10 * 60_000;
 
 const values = z.object({
   voltageV: quantity(-2000, 3000, 'V', 'Open-circuit voltage, negative when reversed'),

@@ -4,6 +4,7 @@ import { known, lacking } from '../../kernel/answer';
 import type { Judged } from '../../kernel/judgement';
 import { median } from '../../kernel/statistics';
 import { shortCircuitA } from '../../strings/moduleAt';
+import { SISTERS_MIN } from '../sisters';
 
 export interface CurrentTest {
   readonly currentA: number;
@@ -24,7 +25,6 @@ export interface CurrentVerdict {
 const LEAST_WM2 = 200;
 const GOOD_WM2 = 400;
 const STEADY = 0.05;
-const SISTERS_LEAST = 3;
 const BANDS = { light: [10, 15], sisters: [5, 10] } as const;
 
 const band = (off: number, [holds, tight]: readonly [number, number]): Judged =>
@@ -39,7 +39,7 @@ export function stringCurrent(module: ModuleType, t: CurrentTest): Answer<Curren
   const offPercent = 100 * (t.currentA / expectedA - 1);
   const byLight = band(offPercent, BANDS.light);
   const dim: Judged = byLight === 'holds' && from < GOOD_WM2 ? 'tight' : byLight;
-  if (t.sistersA.length < SISTERS_LEAST)
+  if (t.sistersA.length < SISTERS_MIN)
     return known({ verdict: dim, expectedA, offPercent, text: `no sisters: against the light alone` });
   const reference = median(t.sistersA);
   const bySisters = band(100 * (t.currentA / reference - 1), BANDS.sisters);

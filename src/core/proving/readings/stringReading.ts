@@ -50,9 +50,6 @@ export interface StringReading extends StringTest {
   readonly coldV: number | null;
 }
 
-/** Sisters that make a likeness test (common practice). */
-export const SISTERS_MIN = 3;
-
 /** Works a reading through. Below 100 W/m² it proves nothing: throws RangeError, as on a temperature no cell has. */
 export function stringReading(t: StringTest): StringReading {
   requireWithin('irradianceWm2', t.irradianceWm2, TOO_DARK_WM2, 1600, 'W/m²; below it is too dark to judge');

@@ -4,11 +4,11 @@ import { assessSite } from '$core/design/assess';
 import type { Check } from '$core/kernel/check';
 import { byUrgency } from '$core/kernel/check';
 import type { Verdict } from '$core/kernel/check';
-import { worstOf } from '$core/kernel/check';
 import type { Entry, EntryOf } from '$core/proving/entry';
 import type { GateProof } from '$core/proving/evidence';
 import { timeOf } from '$core/proving/evidence/items';
 import { isClosed } from '$core/proving/gates/machine';
+import { verdictOf } from '$core/proving/judging';
 import { AC_INSULATION } from '$core/proving/kinds/acInsulation';
 import { ACCEPTANCE } from '$core/proving/kinds/acceptance';
 import { DC_INSULATION } from '$core/proving/kinds/dcInsulation';
@@ -85,9 +85,13 @@ export async function handOver(context: Context, siteId: string): Promise<HandOv
   const corrected = new Set(book.entries.map((e) => e.corrects));
   const live = book.entries.filter((e) => !corrected.has(e.id)).sort((a, b) => timeOf(a)[0] - timeOf(b)[0]);
   const judged = live.map((record): JudgedEntry => {
-    const { checks } = evidence.judgement(record);
-    const verdict = checks.length ? worstOf(checks.map((c) => c.verdict)) : 'holds';
-    return { record, checks, verdict, why: evidence.notes.get(record.id) ?? null };
+    const judgement = evidence.judgement(record);
+    return {
+      record,
+      checks: judgement.checks,
+      verdict: verdictOf(judgement),
+      why: evidence.notes.get(record.id) ?? null,
+    };
   });
   const gates = [...evidence.gates.values()];
   const closedOf = (id: string) => gates.filter((g) => g.gate.id === id && isClosed(g.state)).length;

@@ -1,11 +1,11 @@
 import { asc, eq, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import { openDesign } from '$core/design/edition';
-import { worstOf } from '$core/kernel/check';
 import type { Check, Verdict } from '$core/kernel/check';
 import { admit } from '$core/proving/door';
 import type { Entry } from '$core/proving/entry';
 import type { Evidence } from '$core/proving/evidence';
+import { verdictOf } from '$core/proving/judging';
 import { recordSchema } from '$core/proving/kinds';
 import { costOf } from '$core/proving/releaseCost';
 import type { Cost } from '$core/proving/releaseCost';
@@ -85,8 +85,8 @@ export interface Added {
 }
 
 const said = (after: Evidence, record: Entry, known: boolean, why: string | null): Added => {
-  const { checks } = after.judgement(record);
-  return { record, checks, verdict: checks.length ? worstOf(checks.map((c) => c.verdict)) : 'holds', known, why };
+  const judgement = after.judgement(record);
+  return { record, checks: judgement.checks, verdict: verdictOf(judgement), known, why };
 };
 
 /** Adds one entry. Refused with a reason when the rules of the record do not let it count and it is only now being made. */
