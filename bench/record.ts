@@ -9,7 +9,7 @@ const ENTRIES = 20_000;
 const DAY_MIN = 24 * 60;
 
 /** 60 inverters with 24 strings each and 20 000 entries of four crews, each on its own units with its own phone, over weeks of eight-hour days. */
-export function bigLog(): { log: SiteLog; nowMs: number; crew: Crew } {
+export function bigLog(): { log: SiteLog; nowMs: number } {
   const design = bigSite();
   const start = '2026-05-04T05:00:00.000Z';
   const crew = new Crew(design, start);
@@ -36,11 +36,10 @@ export function bigLog(): { log: SiteLog; nowMs: number; crew: Crew } {
       for (let i = 0; i < perDay; i++) entries.push(at(s(), dayStart + 300_000 + c * 7_000 + i * 110_000));
     });
   }
-  entries = entries.slice(0, ENTRIES);
+  entries = entries.sort((a, b) => (a.doneAt < b.doneAt ? -1 : 1)).slice(0, ENTRIES);
   return {
     log: { releases: [{ letter: 'A', atMs: Date.parse(start) - 1e8, design }], entries },
-    nowMs: Date.parse(start) + (day + 0.4) * DAY_MIN * 60_000,
-    crew,
+    nowMs: Date.parse(entries.at(-1)?.doneAt ?? start) + 60_000,
   };
 }
 

@@ -19,7 +19,7 @@ const MUTATE = [
   'src/core/equipment/{inverterSheet,sheetFinding}.ts',
   'src/core/kernel/{rule,judgement,rounding,siteDay}.ts',
   'src/core/proving/{evidence,order,measure,kinds}/*.ts',
-  'src/core/proving/gates/machine.ts',
+  'src/core/proving/gates/{machine,net,states}.ts',
   'src/core/proving/{evidence,door,zones,releaseCost,judging,insulation,acVoltages,likeness,stringCauses}.ts',
   '!src/core/**/*.test.ts',
   '!src/core/**/index.ts',

@@ -101,7 +101,9 @@ export const provingCalculations = {
     run: (i) => {
       const test = dcInsulationTest(i.stringUocStcV, i.moduleSystemMaxV);
       const { value, missing } = judgeDcInsulation(test, i.testV, i.megohm, i.sectionKw, i.moduleSystemMaxV);
-      return value ?? { verdict: 'unknown' as const, text: missing.join(', ') };
+      return value
+        ? { verdict: value.verdict, text: value.text() }
+        : { verdict: 'unknown' as const, text: missing.join(', ') };
     },
   }),
   'ac-voltages': calculation({

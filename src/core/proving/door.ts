@@ -1,7 +1,7 @@
 import { evidence } from './evidence';
 import type { Evidence } from './evidence';
 import type { SiteLog } from './evidence/log';
-import { timeOf } from './evidence/items';
+import { timeOf } from './evidence/times';
 import type { Entry } from './entry';
 import { zoneTrouble } from './zones';
 
@@ -27,9 +27,10 @@ export interface Admitted {
 /**
  * What the door says of an entry: form, API, file and late mail pass here, in the browser before it is sent and on the server before it is
  * stored. An entry that does not count is refused while whoever makes it still stands there; one that was made before is a fact, and is kept.
+ * `before`: what the log proved until now, where that is known.
  */
-export function admit(log: SiteLog, entry: Entry, nowMs: number): Admitted {
-  const after = evidence({ ...log, entries: [...log.entries, entry] }, nowMs);
+export function admit(log: SiteLog, entry: Entry, nowMs: number, before?: Evidence): Admitted {
+  const after = evidence({ ...log, entries: [...log.entries, entry] }, nowMs, before);
   const why = after.notes.get(entry.id) ?? null;
   const beside = isFresh(entry, nowMs) ? zoneTrouble(entry, after) : null;
   const clash = beside === null ? null : { pointer: '/values', detail: beside };

@@ -53,6 +53,36 @@ describe('whatever the history', () => {
     );
   });
 
+  it('entries that come one after the other, in whatever order, give what the whole log gives', () => {
+    let late = 0;
+    fc.assert(
+      fc.property(anyHistory, fc.integer({ min: 0, max: 16 }), ({ h }, seed) => {
+        const { entries } = h.log;
+        const arrived = [...entries].sort(
+          (a, b) => ((a.id.charCodeAt(35) * 31 + seed) % 17) - ((b.id.charCodeAt(35) * 31 + seed) % 17),
+        );
+        const first = Math.floor((arrived.length * seed) / 17);
+        let e = of(h, arrived.slice(0, first));
+        for (let n = first; n < arrived.length; n++) {
+          const log = { ...h.log, entries: arrived.slice(0, n + 1) };
+          // A candidate at the door leaves no trace in what was proved before it.
+          evidence({ ...log, entries: [...arrived.slice(0, n), ...entries.slice(-1)] }, h.nowMs, e);
+          const nowMs = n % 3 ? e.nowMs : e.nowMs + (n % 2 ? 90_000_000 : 60_000);
+          e = evidence(log, nowMs, e);
+          const whole = evidence(log, nowMs);
+          if (trueMs(arrived[n]!) < Math.max(...arrived.slice(0, n).map(trueMs))) late += 1;
+          expect(shown(e), told(h, whole)).toEqual(shown(whole));
+          expect(new Map(e.notes)).toEqual(new Map(whole.notes));
+          expect(e.unit('inv-1')).toEqual(whole.unit('inv-1'));
+          for (const order of ['1', '2', '3', 'off'] as const)
+            expect(e.next('inv-1', order)).toEqual(whole.next('inv-1', order));
+        }
+      }),
+      { ...RUNS, numRuns: 400 },
+    );
+    expect(late).toBeGreaterThan(400);
+  });
+
   it('no permit stands and no step is allowed while a guard is open', () => {
     fc.assert(
       fc.property(anyHistory, ({ h }) => {

@@ -51,7 +51,8 @@ const SECTION_MAX_KW = 10;
 /** What a reading says once it proves something. */
 export interface InsulationVerdict {
   readonly verdict: Judged;
-  readonly text: string;
+  /** Written when somebody reads it. */
+  readonly text: () => string;
 }
 
 /** Judges a DC reading. Without proof where the test voltage is too low, or where a large section must be split first. */
@@ -65,7 +66,7 @@ export function judgeDcInsulation(
   if (usedV > moduleSystemMaxV)
     return known({
       verdict: 'stop',
-      text: `${usedV} V is above the modules’ ${moduleSystemMaxV} V: report it, the insulation may be hurt.`,
+      text: () => `${usedV} V is above the modules’ ${moduleSystemMaxV} V: report it, the insulation may be hurt.`,
     });
   if (usedV < test.requiredTestV) return provesNothing(usedV, test);
   if (mohm >= test.minimumMohm) return holds(usedV, mohm, test);
@@ -75,7 +76,7 @@ export function judgeDcInsulation(
       )
     : known({
         verdict: 'stop',
-        text: `${mohm} MΩ is below ${test.minimumMohm} MΩ: find the earth fault before landing.`,
+        text: () => `${mohm} MΩ is below ${test.minimumMohm} MΩ: find the earth fault before landing.`,
       });
 }
 
@@ -83,16 +84,17 @@ const provesNothing = (usedV: number, test: InsulationTest): Answer<InsulationVe
   lacking(`${usedV} V proves nothing: test with ${test.requiredTestV} V.`);
 
 const holds = (usedV: number, mohm: number, test: InsulationTest): Answer<InsulationVerdict> =>
-  known({ verdict: 'holds', text: `${mohm} MΩ ≥ ${test.minimumMohm} MΩ at ${usedV} V` });
+  known({ verdict: 'holds', text: () => `${mohm} MΩ ≥ ${test.minimumMohm} MΩ at ${usedV} V` });
 
 /** Judges a reading on a dead AC run. */
 export function judgeAcInsulation(test: InsulationTest, usedV: number, mohm: number): Answer<InsulationVerdict> {
   if (usedV < test.requiredTestV) return provesNothing(usedV, test);
-  if (mohm < test.minimumMohm) return known({ verdict: 'stop', text: `${mohm} MΩ is below ${test.minimumMohm} MΩ.` });
+  if (mohm < test.minimumMohm)
+    return known({ verdict: 'stop', text: () => `${mohm} MΩ is below ${test.minimumMohm} MΩ.` });
   return mohm < NEW_RUN_MOHM
     ? known({
         verdict: 'tight',
-        text: `${mohm} MΩ passes, but a new run reads over ${NEW_RUN_MOHM} MΩ: look for damp or damage.`,
+        text: () => `${mohm} MΩ passes, but a new run reads over ${NEW_RUN_MOHM} MΩ: look for damp or damage.`,
       })
     : holds(usedV, mohm, test);
 }
@@ -112,6 +114,8 @@ interface Tested {
   readonly ofParts?: number;
 }
 
+const DC_BASIS = published('IEC 62446-1, 6.7, Table 2');
+const AC_BASIS = published('IEC 60364-6, Table 6.1');
 /** The test voltage is held at least this long, s (common practice). */
 const LEAST_SECONDS = 60;
 /** Residual current from which a unit does not start, A (IEC 62109-2, 4.8.2; recalled). */
@@ -131,7 +135,7 @@ function proved(
   if (proof.value?.verdict !== 'holds' || judgeGuarded(megohm, minimumMohm, 'least', u) !== 'tight') return proof;
   return known<InsulationVerdict>({
     verdict: 'tight',
-    text: `${megohm} MΩ lies within the tester’s uncertainty of ${minimumMohm} MΩ.`,
+    text: () => `${megohm} MΩ lies within the tester’s uncertainty of ${minimumMohm} MΩ.`,
   });
 }
 
@@ -147,9 +151,11 @@ export function dcInsulationReading(
   const test = dcInsulationTest(modules * module.uocV, module.systemMaxV);
   const kw = (modules * module.pmaxW) / 1000 / ofParts;
   const proof = proved(judgeDcInsulation(test, testV, megohm, kw, module.systemMaxV), tested, test.minimumMohm, tester);
-  const starts = unitMaxV === null ? '' : ` The unit starts above ${(unitMaxV / UNIT_LEAKAGE_A / 1e6).toFixed(3)} MΩ.`;
-  const said = proof.value ? known({ ...proof.value, text: proof.value.text + starts }) : proof;
-  return { megohm, minimumMohm: test.minimumMohm, proof: said, basis: published('IEC 62446-1, 6.7, Table 2') };
+  const { value } = proof;
+  const starts = () =>
+    unitMaxV === null ? '' : ` The unit starts above ${(unitMaxV / UNIT_LEAKAGE_A / 1e6).toFixed(3)} MΩ.`;
+  const said = value ? known({ verdict: value.verdict, text: () => value.text() + starts() }) : proof;
+  return { megohm, minimumMohm: test.minimumMohm, proof: said, basis: DC_BASIS };
 }
 
 /** A reading of a dead AC run at a nominal line voltage, V. */
@@ -160,7 +166,7 @@ export function acInsulationReading(
 ): InsulationReading {
   const test = acInsulationTest(nominalLineV);
   const proof = proved(judgeAcInsulation(test, tested.testV, tested.megohm), tested, test.minimumMohm, tester);
-  return { megohm: tested.megohm, minimumMohm: test.minimumMohm, proof, basis: published('IEC 60364-6, Table 6.1') };
+  return { megohm: tested.megohm, minimumMohm: test.minimumMohm, proof, basis: AC_BASIS };
 }
 
 /** Sections in parallel, MΩ: 1/Σ(1/R_i), each above 0; ∞ of none. A bad string hides in an array reading. */

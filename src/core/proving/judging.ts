@@ -37,7 +37,7 @@ export function measured(
 }
 
 export function instrumentChecks({ instrument }: Entry, day: string, subject: Subject): Check[] {
-  return instrument ? ask(PROVING_RULES.instrument, { ...instrument, day }, subject) : [];
+  return instrument ? ask(PROVING_RULES.instrument, { instrument, day }, subject) : [];
 }
 
 /** A reading of something that the design does not know: stored, and no proof of anything. */

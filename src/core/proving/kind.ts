@@ -29,6 +29,8 @@ export interface About<V> {
   readonly values: V;
   readonly subject: EntrySubject;
   readonly entry: EntryOf<string, V>;
+  /** True time at which it was done, ms. */
+  readonly atMs: number;
   readonly design: SiteDesign;
   readonly beside: Beside;
   /** Day on site on which it was done, YYYY-MM-DD. */

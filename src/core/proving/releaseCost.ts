@@ -15,12 +15,11 @@ export interface Cost {
 /** A letter that no release has: the design is only tried under it. */
 const TRIED = 'ZZ';
 
-/** Proofs that stand now and would not once a design is released: what the crew has to prove anew. */
-export function costOf(log: SiteLog, design: SiteDesign, nowMs: number): Cost[] {
+/** Proofs that stand now and would not once a design is released: what the crew has to prove anew. `before`: what the log proves now. */
+export function costOf(log: SiteLog, design: SiteDesign, nowMs: number, before = evidence(log, nowMs)): Cost[] {
   if (log.releases.length === 0) return [];
   const tried: Release = { letter: TRIED, atMs: nowMs, design };
-  const before = evidence(log, nowMs);
-  const after = evidence({ ...log, releases: [...log.releases, tried] }, nowMs + 1);
+  const after = evidence({ ...log, releases: [...log.releases, tried] }, nowMs + 1, before);
   return [...before.gates].flatMap(([key, { state, gate, object }]) => {
     const then = after.gates.get(key);
     if (!isClosed(state) || state === 'n/a' || (then && isClosed(then.state))) return [];

@@ -123,59 +123,72 @@ function prediction(
 
 const logGauss = (x: number, mean: number, s: number) => -0.5 * ((x - mean) / s) ** 2 - Math.log(s);
 const ROOT_2PI = Math.sqrt(2 * Math.PI);
+const LOG_PRIORS: readonly number[] = FIELD_CAUSES.map((row) => Math.log(row.prior));
 
 /**
  * Likeliest causes of a reading: ln prior − ½((V − V_h)/s)² − ln s, s = max(|V_h|·u, 2 V), current alike with max(|I_h|·5 %, 0.1 A);
  * "none of the known" and "low current" are flat. Priors and spreads: common practice. Verdict: pass when as drawn has 80 % or more
  * and the deviation lies within U95.
  */
-export function rankCauses(m: ModuleType, r: FieldReading): CauseRanking {
-  const expected = expectedReading(m, r);
-  const { moduleV, stringV, currentA: i1, u } = expected;
-  const uI = BUDGET.currentPercent / 100;
-  const scores = FIELD_CAUSES.flatMap((row) => {
-    const score = scoreOf(row.cause, row.prior);
-    return score === null ? [] : [{ row, score }];
-  });
-  const top = Math.max(...scores.map((s) => s.score));
-  const total = scores.reduce((sum, s) => sum + Math.exp(s.score - top), 0);
-  const causes = scores
-    .map(({ row, score }): RankedCause => ({
-      cause: row.cause,
-      words: row.words,
-      next: row.next,
-      safety: row.safety,
-      probability: Math.exp(score - top) / total,
-    }))
-    .sort((a, b) => b.probability - a.probability);
-  const deviationPercent = 100 * (r.voltageV / stringV - 1);
-  const ok = causes.find((c) => c.cause === 'ok')?.probability ?? 0;
-  const best = causes[0]?.cause;
-  const passes = ok >= 0.8 && Math.abs(deviationPercent) <= expected.u95Percent;
-  const fails = best !== 'ok' && best !== 'low_current' && ok < 0.05;
-  return { expected, deviationPercent, verdict: passes ? 'pass' : fails ? 'fail' : 'caution', causes };
+export const rankCauses = (m: ModuleType, r: FieldReading): CauseRanking => new Ranking(m, r);
 
-  function scoreOf(cause: CauseId, prior: number): number | null {
-    const { voltageV, currentA } = r;
-    if (cause === 'other') {
-      return (
-        Math.log(prior) + Math.log(ROOT_2PI / (3 * stringV)) + (currentA === null ? 0 : Math.log(ROOT_2PI / (3 * i1)))
-      );
-    }
-    if (cause === 'low_current') {
-      if (currentA === null || currentA < 0.3 * i1 || currentA > 0.95 * i1) return null;
-      return Math.log(prior) + logGauss(voltageV, stringV, Math.max(stringV * u, 2)) + Math.log(ROOT_2PI / (0.65 * i1));
-    }
-    const p = prediction(cause, r.modules, m.bypassDiodes, r.otherModules);
-    if (!p) return null;
-    const vH = p.modules * moduleV;
-    const iH = p.current * i1;
-    return (
-      Math.log(prior) +
-      logGauss(voltageV, vH, Math.max(Math.abs(vH) * u, 2)) +
-      (currentA === null ? 0 : logGauss(currentA, iH, Math.max(Math.abs(iH) * uI, 0.1)))
-    );
+/** Judged at once; the causes are written out when somebody reads them. */
+class Ranking implements CauseRanking {
+  readonly expected: Expected;
+  readonly deviationPercent: number;
+  readonly verdict: CauseRanking['verdict'];
+  /** By cause, in the order of the table; −∞ where it cannot be. */
+  readonly #scores: readonly number[];
+
+  constructor(m: ModuleType, r: FieldReading) {
+    this.expected = expectedReading(m, r);
+    this.deviationPercent = 100 * (r.voltageV / this.expected.stringV - 1);
+    this.#scores = FIELD_CAUSES.map((row, i) => scoreOf(row.cause, LOG_PRIORS[i] as number, m, r, this.expected));
+    const top = Math.max(...this.#scores);
+    const best = FIELD_CAUSES[this.#scores.indexOf(top)]?.cause;
+    const ok = Math.exp((this.#scores[AS_DRAWN] as number) - top) / this.#total(top);
+    const passes = ok >= 0.8 && Math.abs(this.deviationPercent) <= this.expected.u95Percent;
+    const fails = best !== 'ok' && best !== 'low_current' && ok < 0.05;
+    this.verdict = passes ? 'pass' : fails ? 'fail' : 'caution';
   }
+
+  #total(top: number): number {
+    let total = 0;
+    for (const score of this.#scores) total += Math.exp(score - top);
+    return total;
+  }
+
+  get causes(): readonly RankedCause[] {
+    const top = Math.max(...this.#scores);
+    const total = this.#total(top);
+    return FIELD_CAUSES.flatMap(({ cause, words, next, safety }, i): RankedCause[] => {
+      const score = this.#scores[i] as number;
+      return score === -Infinity ? [] : [{ cause, words, next, safety, probability: Math.exp(score - top) / total }];
+    }).sort((a, b) => b.probability - a.probability);
+  }
+}
+const AS_DRAWN = FIELD_CAUSES.findIndex((row) => row.cause === 'ok');
+
+/** How well a cause explains a reading, as the logarithm of its share; −∞ where it cannot be. */
+function scoreOf(cause: CauseId, logPrior: number, m: ModuleType, r: FieldReading, e: Expected): number {
+  const { voltageV, currentA } = r;
+  const { moduleV, stringV, currentA: i1, u } = e;
+  if (cause === 'other')
+    return logPrior + Math.log(ROOT_2PI / (3 * stringV)) + (currentA === null ? 0 : Math.log(ROOT_2PI / (3 * i1)));
+  if (cause === 'low_current') {
+    if (currentA === null || currentA < 0.3 * i1 || currentA > 0.95 * i1) return -Infinity;
+    return logPrior + logGauss(voltageV, stringV, Math.max(stringV * u, 2)) + Math.log(ROOT_2PI / (0.65 * i1));
+  }
+  const p = prediction(cause, r.modules, m.bypassDiodes, r.otherModules);
+  if (!p) return -Infinity;
+  const vH = p.modules * moduleV;
+  const iH = p.current * i1;
+  const uI = BUDGET.currentPercent / 100;
+  return (
+    logPrior +
+    logGauss(voltageV, vH, Math.max(Math.abs(vH) * u, 2)) +
+    (currentA === null ? 0 : logGauss(currentA, iH, Math.max(Math.abs(iH) * uI, 0.1)))
+  );
 }
 
 /** Light below which a voltage proves nothing, W/m² (common practice). */

@@ -2,7 +2,7 @@ import { siteDay } from '../kernel/siteDay';
 import { lineOf } from '../site/line';
 import type { Entry } from './entry';
 import type { Evidence } from './evidence';
-import { timeOf } from './evidence/items';
+import { timeOf } from './evidence/times';
 import type { GateId } from './gates/machine';
 import { gateRow } from './gates/machine';
 import { kindOf } from './kinds';

@@ -26,6 +26,10 @@ export const planeSchema = z.object({
 export type Plane = z.infer<typeof planeSchema>;
 
 /** Planes whose modules may share a tracker: one type, one tilt, one azimuth. */
+export const sameClass = (a: Plane, b: Plane): boolean =>
+  a === b || (a.moduleTypeId === b.moduleTypeId && a.tiltDeg === b.tiltDeg && a.azimuthDeg === b.azimuthDeg);
+
+/** The same as a name. */
 export function classOf(plane: Plane): string {
   return `${plane.moduleTypeId}|${plane.tiltDeg}|${plane.azimuthDeg}`;
 }

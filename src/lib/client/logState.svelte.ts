@@ -71,7 +71,12 @@ export class LogState {
     const known = new Set(this.#entries.map((e) => e.id));
     return [...this.#entries, ...this.unsent.filter((e) => !known.has(e.id))];
   });
-  readonly evidence: Evidence = $derived(evidence({ releases: this.releases, entries: this.entries }, this.#nowMs));
+  /** What was proved when this was last asked: only what came since is worked through. */
+  #proved: Evidence | undefined;
+  readonly evidence: Evidence = $derived.by(() => {
+    const log = { releases: this.releases, entries: this.entries };
+    return (this.#proved = evidence(log, this.#nowMs, this.#proved));
+  });
 
   constructor(readonly siteId: string) {
     this.#outbox = new Outbox(siteId);
@@ -83,8 +88,11 @@ export class LogState {
 
   /** Shows what the server has; what is not sent yet stays beside it. */
   take(log: SiteLog & { readonly serverMs: number }): void {
-    this.releases = log.releases;
-    this.#entries = log.entries;
+    const released = new Map(this.releases.map((r) => [r.letter, r]));
+    const known = new Map(this.entries.map((e) => [e.id, e]));
+    // Releases are frozen and entries never change: what is here already stays the very same.
+    this.releases = log.releases.map((r) => released.get(r.letter) ?? r);
+    this.#entries = log.entries.map((e) => known.get(e.id) ?? e);
     this.#nowMs = log.serverMs;
   }
 
@@ -151,7 +159,7 @@ export class LogState {
         return false;
       }
       const log = { releases: this.releases, entries: this.entries };
-      const { refusal: why, after } = admit(log, made, this.serverNowMs);
+      const { refusal: why, after } = admit(log, made, this.serverNowMs, this.evidence);
       if (why) {
         this.problem = refusal(why.detail, why.pointer);
         return false;

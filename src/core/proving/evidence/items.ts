@@ -1,94 +1,89 @@
 import type { Entry } from '../entry';
-import { trueMs, uncertaintyMs } from '../entry';
 import type { Release } from './log';
+import { timeOf } from './times';
 
 /** Something that moves the evidence on: an entry, a release, or a midnight at which something lapses. */
-export interface Item {
-  readonly id: string;
-  readonly entry: Entry | null;
-  readonly release: Release | null;
-  /** For a midnight: its moment, ms. */
-  readonly tickMs: number | null;
-  /** Earliest and latest it can have been, ms. */
-  lo: number;
-  hi: number;
+export class Item {
   /** Items that it names, and so came after. */
-  readonly after: Item[];
+  after: readonly Item[] = NOTHING;
   /** The one before it in its chain. */
-  before: Item | null;
+  before: Item | null = null;
   /** Its chain, and its place in the one order that is walked. */
-  chain: number;
-  place: number;
-  done: boolean;
+  chain = 0;
+  place = 0;
+  done = false;
+  /** Earliest time by everything before it in its chain, ms. */
+  earliestMs = -Infinity;
+  /** Its clock contradicts its sequence, or what it names. */
+  contradicted = false;
+
+  constructor(
+    readonly entry: Entry | null,
+    readonly release: Release | null,
+    /** For a midnight: its moment, ms. */
+    readonly tickMs: number | null,
+    /** Earliest and latest it can have been, ms. */
+    public lo: number,
+    public hi: number,
+    /** By its own clock, ms, whatever its sequence says. */
+    readonly atMs: number,
+    readonly uncertainMs: number,
+  ) {}
 }
+const NOTHING: readonly Item[] = [];
 
 /** Items that keep an order of their own: those of one device, or of the server's clock. */
 export type Chain = readonly Item[];
 
-const ENTRY_TIMES = new WeakMap<Entry, readonly [number, number]>();
-/** True time and its uncertainty, ms; read off once. */
-export function timeOf(entry: Entry): readonly [number, number] {
-  const known = ENTRY_TIMES.get(entry) ?? ([trueMs(entry), uncertaintyMs(entry)] as const);
-  ENTRY_TIMES.set(entry, known);
-  return known;
-}
-
-const item = (id: string, lo: number, hi: number, over: Partial<Item>): Item => ({
-  id,
-  entry: null,
-  release: null,
-  tickMs: null,
-  lo,
-  hi,
-  after: [],
-  before: null,
-  chain: 0,
-  place: 0,
-  done: false,
-  ...over,
-});
-const entryItem = (entry: Entry): Item => {
+function entryItem(entry: Entry): Item {
   const [t, u] = timeOf(entry);
-  return item(entry.id, t - u, t + u, { entry });
-};
+  return new Item(entry, null, null, t - u, t + u, t, u);
+}
 const releaseItem = (release: Release): Item =>
-  item(`release ${release.letter}`, release.atMs, release.atMs, { release });
-const tickItem = (atMs: number): Item => item(`midnight ${atMs}`, atMs, atMs, { tickMs: atMs });
+  new Item(null, release, null, release.atMs, release.atMs, release.atMs, 0);
+const tickItem = (atMs: number): Item => new Item(null, null, atMs, atMs, atMs, atMs, 0);
 
 /** Ids of entries that an entry names: the one it corrects, accepts or waives. */
-function namedBy({ corrects, values }: Entry): string[] {
+export function namedBy({ corrects, values }: Entry): readonly string[] {
   const { entryId } = values as { readonly entryId?: unknown };
-  return [...(corrects ? [corrects] : []), ...(typeof entryId === 'string' ? [entryId] : [])];
+  if (typeof entryId !== 'string') return corrects === null ? NO_NAMES : [corrects];
+  return corrects === null ? [entryId] : [corrects, entryId];
 }
+const NO_NAMES: readonly string[] = [];
+
+/** The chain that an entry belongs to: its device's, or one of its own. */
+const chainName = ({ device, id }: Entry): string => (device ? `device ${device.id}` : `alone ${id}`);
 
 /**
- * Chains with what is known of their times. A device keeps its own sequence whatever its clock says: an entry was no earlier than those
- * before it and no later than those after it, and where the clock contradicts that, it may have been anywhere between. What names another
- * entry came after it. `a` came before `b` of another chain where a.hi < b.lo.
+ * Items in chains. A device keeps its own sequence whatever its clock says: an entry was no earlier than those before it and no later than
+ * those after it, and where the clock contradicts that, it may have been anywhere between. What names another entry came after it. The
+ * server's chain is the first. `a` came before `b` of another chain where a.hi < b.lo.
+ * `floors`: earliest time at which the chain of a device goes on, where it began before these entries.
  */
-export function chainsOf(entries: readonly Entry[], releases: readonly Release[], ticksMs: readonly number[]): Chain[] {
+export function chainsOf(
+  entries: readonly Entry[],
+  releases: readonly Release[],
+  ticksMs: readonly number[],
+  floors: ReadonlyMap<string, number> = NO_FLOORS,
+): readonly Chain[] {
   const own = new Map<string, Item[]>();
   const byId = new Map<string, Item>();
   for (const entry of entries) {
     const item = entryItem(entry);
     byId.set(entry.id, item);
-    const device = entry.device ? `device ${entry.device.id}` : `alone ${entry.id}`;
-    const chain = own.get(device);
+    const name = chainName(entry);
+    const chain = own.get(name);
     if (chain) chain.push(item);
-    else own.set(device, [item]);
+    else own.set(name, [item]);
   }
-  for (const chain of own.values())
-    if (chain.length > 1)
-      chain.sort((a, b) => (a.entry?.device?.seq ?? 0) - (b.entry?.device?.seq ?? 0) || (a.id < b.id ? -1 : 1));
+  for (const chain of own.values()) chain.sort(bySequence);
   const letters = new Map(releases.map((r) => [r.letter, releaseItem(r)]));
   const server = [...letters.values(), ...ticksMs.map(tickItem)].sort((a, b) => a.lo - b.lo || (a.release ? -1 : 1));
-  const chains: Item[][] = [server, ...[...own.entries()].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, c]) => c)];
-  for (const item of byId.values()) {
-    if (!item.entry) continue;
-    const named = [...namedBy(item.entry).map((id) => byId.get(id)), letters.get(item.entry.release)];
-    for (const other of named) if (other && other !== item) item.after.push(other);
-  }
-  settleTimes(chains, byId.values());
+  const names = [...own.keys()].sort();
+  const chains: Item[][] = [server, ...names.map((name) => own.get(name) ?? [])];
+  for (const item of byId.values()) if (item.entry) item.after = named(item, item.entry, byId, letters);
+  const floorOf = ([first]: Chain) => floors.get(first?.entry?.device?.id ?? '') ?? -Infinity;
+  settleTimes(chains, chains.map(floorOf));
   chains.forEach((chain, c) => {
     let before: Item | null = null;
     for (const i of chain) {
@@ -99,11 +94,35 @@ export function chainsOf(entries: readonly Entry[], releases: readonly Release[]
   });
   return chains;
 }
+const NO_FLOORS: ReadonlyMap<string, number> = new Map();
+
+const bySequence = (a: Item, b: Item): number =>
+  (a.entry?.device?.seq ?? 0) - (b.entry?.device?.seq ?? 0) || ((a.entry?.id ?? '') < (b.entry?.id ?? '') ? -1 : 1);
+
+/** Items that an entry names, its release with them. */
+function named(
+  item: Item,
+  entry: Entry,
+  byId: ReadonlyMap<string, Item>,
+  letters: ReadonlyMap<string, Item>,
+): readonly Item[] {
+  const release = letters.get(entry.release);
+  const ids = namedBy(entry);
+  if (ids.length === 0 && !release) return NOTHING;
+  const found: Item[] = [];
+  for (const id of ids) {
+    const other = byId.get(id);
+    if (other && other !== item) found.push(other);
+  }
+  if (release) found.push(release);
+  return found;
+}
 
 /** Brings the times of chains in line with their sequence and with what names what. */
-function settleTimes(chains: readonly Item[][], items: Iterable<Item>): void {
-  for (const chain of chains) inSequence(chain);
-  const naming = [...items].filter((i) => i.after.some((a) => a.hi > i.lo));
+function settleTimes(chains: readonly Item[][], floors: readonly number[]): void {
+  const inSequence = () => chains.forEach((chain, c) => sequenced(chain, floors[c] as number));
+  inSequence();
+  const naming = chains.flatMap((chain) => chain.filter((i) => i.after.some((a) => a.hi > i.lo)));
   // Naming moves few and little; a chain of names is as long as a chain of corrections.
   for (let round = 0; round < 50; round++) {
     let moved = false;
@@ -112,24 +131,24 @@ function settleTimes(chains: readonly Item[][], items: Iterable<Item>): void {
         if (other.lo > item.lo) {
           item.lo = other.lo;
           item.hi = Math.max(item.hi, item.lo);
+          item.contradicted = true;
           moved = true;
         }
     if (!moved) return;
-    for (const chain of chains) inSequence(chain);
+    inSequence();
   }
 }
 
-function inSequence(chain: readonly Item[]): void {
-  if (chain.length < 2) return;
-  const los: number[] = [];
-  let lo = -Infinity;
-  for (const item of chain) los.push((lo = Math.max(lo, item.lo)));
+/** No item earlier than those before it and none later than those after it. */
+function sequenced(chain: readonly Item[], floor: number): void {
+  let lo = floor;
+  for (const item of chain) item.earliestMs = lo = Math.max(lo, item.lo);
   let hi = Infinity;
   for (let i = chain.length - 1; i >= 0; i--) {
     const item = chain[i] as Item;
     hi = Math.min(hi, item.hi);
-    const earliest = los[i] as number;
-    item.lo = Math.min(earliest, hi);
-    item.hi = Math.max(earliest, hi);
+    if (item.earliestMs > hi) item.contradicted = true;
+    item.lo = Math.min(item.earliestMs, hi);
+    item.hi = Math.max(item.earliestMs, hi);
   }
 }

@@ -1,9 +1,12 @@
 import type { Entry, Scope } from '../entry';
-import type { Known } from './apply';
+import type { Known } from './applied';
 import { Application } from './apply';
 import type { Chain, Item } from './items';
+import { chainsOf } from './items';
 import { Moment } from './state';
 import type { PartKey } from './state';
+import { timeOf } from './times';
+import { leaveOpen } from './withdraw';
 
 /** Kinds that move no gate: they commute with everything. */
 const SILENT: ReadonlySet<string> = new Set(['open-point', 'signature', 'work']);
@@ -22,35 +25,140 @@ const STATES_MOST = 64;
 
 const LEFT_OPEN = 'the clocks leave the order of the work open';
 
+/** A place at which the replay can be taken up again: everything before it is done, and nothing after. */
+interface Checkpoint {
+  readonly at: number;
+  /** Latest that anything before it can have been, ms. */
+  readonly hi: number;
+  readonly states: readonly Moment[];
+  readonly apart: ReadonlySet<PartKey>;
+  /** Earliest time at which each device goes on. */
+  readonly floors: ReadonlyMap<string, number>;
+}
+/** Items between two checkpoints: one more entry costs half as many, and a checkpoint costs a copy of the site. */
+const CHECKPOINT_EVERY = 256;
+
+/** What came to be known since a replay. */
+export interface News {
+  readonly entries: readonly Entry[];
+  /** Midnights at which something lapses that did not before, ms. */
+  readonly ticksMs: readonly number[];
+  /** Entries of before that say something else now. */
+  readonly changed: readonly Entry[];
+}
+
+/** The units that an entry about a part can touch. */
+export type UnitsOf = (scope: Scope, id: string) => readonly string[];
+
 /** Items in one order that fits, with what else they allow. */
 export class Replay {
-  /** By earliest time; chains and names in their order. */
-  readonly items: readonly Item[];
   #states: Application[];
   /** Parts that differ between the states. */
-  #apart = new Set<PartKey>();
-  #next = 0;
+  #apart: Set<PartKey>;
+  #next: number;
+  /** Last place of what is done. */
+  #furthest: number;
+  readonly #floors: Map<string, number>;
+  /** Place of the last item whose clock contradicts something; −1 where none does. */
+  readonly #contradictedTo: number;
+  /** So many items apart, and one behind the last item. */
+  readonly #checkpoints: Checkpoint[];
+  readonly #end: Checkpoint;
 
-  constructor(
+  private constructor(
     readonly known: Known,
-    chains: readonly Chain[],
-    private readonly unitsOf: (scope: Scope, id: string) => readonly string[],
+    private readonly unitsOf: UnitsOf,
+    /** By earliest time; chains and names in their order. */
+    readonly items: readonly Item[],
+    from: Checkpoint,
+    earlier: readonly Checkpoint[],
   ) {
-    this.items = inOneOrder(chains);
-    this.items.forEach((item, i) => (item.place = i));
-    this.#states = [new Application(known, Moment.blank())];
+    this.#checkpoints = [...earlier];
+    this.#next = from.at;
+    this.#furthest = from.at - 1;
+    this.#states = from.states.map((s) => new Application(known, s.fork()));
+    this.#apart = new Set(from.apart);
+    this.#floors = new Map(from.floors);
+    for (let i = from.at; i < items.length; i++) (items[i] as Item).place = i;
+    this.#contradictedTo = items.findLastIndex((i) => i.contradicted);
+    this.#end = this.#run(from.hi);
+  }
+
+  /** From the first item on. */
+  static whole(known: Known, entries: readonly Entry[], ticksMs: readonly number[], unitsOf: UnitsOf): Replay {
+    const items = inOneOrder(chainsOf(entries, known.releases, ticksMs));
+    const start = { at: 0, hi: -Infinity, states: [Moment.blank()], apart: new Set<PartKey>(), floors: new Map() };
+    return new Replay(known, unitsOf, items, start, [start]);
+  }
+
+  /** Taken up again before the first item that the news concerns; null where clocks contradict each other there, and all has to be looked at. */
+  resumed(known: Known, news: News): Replay | null {
+    const from = this.#concernedFrom(news);
+    const start = [...this.#checkpoints, this.#end].findLast((c) => c.hi < from) as Checkpoint;
+    const { at } = start;
+    if (at <= this.#contradictedTo) return null;
+    const tail = this.items.slice(at);
+    const entries = [...tail.flatMap((i) => i.entry ?? []), ...news.entries];
+    const ticks = new Set([...tail.flatMap((i) => i.tickMs ?? []), ...news.ticksMs]);
+    const releases = tail.flatMap((i) => i.release ?? []);
+    const after = inOneOrder(chainsOf(entries, releases, [...ticks], start.floors));
+    if (this.#contradictedTo >= 0 && after.some((i) => i.contradicted)) return null;
+    for (const { id } of entries) known.notes.delete(id);
+    const items = this.items.slice(0, at).concat(after);
+    const earlier = this.#checkpoints.filter((c) => c.at <= at);
+    return new Replay(known, this.unitsOf, items, start, earlier);
+  }
+
+  /** Earliest time that the news concerns, ms: what is surely before it stays as it is. */
+  #concernedFrom({ entries, ticksMs, changed }: News): number {
+    let from = Math.min(Infinity, ...ticksMs);
+    // A device goes on where it stopped, unless mail came late: then what it wrote after is looked at again.
+    const least = new Map<string, number>();
+    for (const entry of entries) {
+      const [atMs, uncertainMs] = timeOf(entry);
+      from = Math.min(from, atMs - uncertainMs);
+      const { device } = entry;
+      if (device) least.set(device.id, Math.min(device.seq, least.get(device.id) ?? Infinity));
+    }
+    const wanted = new Set(changed.map((e) => e.id));
+    for (const id of least.keys()) if (!this.#floors.has(id)) least.delete(id);
+    for (let i = this.items.length - 1; i >= 0 && least.size + wanted.size > 0; i--) {
+      const { entry, lo } = this.items[i] as Item;
+      if (!entry) continue;
+      if (wanted.delete(entry.id)) from = Math.min(from, lo);
+      const seq = entry.device && least.get(entry.device.id);
+      if (entry.device === null || seq === undefined || seq === null) continue;
+      if (entry.device.seq >= seq) from = Math.min(from, lo);
+      else least.delete(entry.device.id);
+    }
+    return from;
   }
 
   /** Every state that some possible order leads to. */
-  run(): readonly Application[] {
+  get states(): readonly Application[] {
+    return this.#states;
+  }
+
+  #run(hi: number): Checkpoint {
+    let latest = hi;
     for (; this.#next < this.items.length; this.#next++) {
+      const last = this.#checkpoints.at(-1)?.at ?? 0;
+      if (this.#next - last >= CHECKPOINT_EVERY && this.#furthest < this.#next)
+        this.#checkpoints.push(this.#here(latest));
       const item = this.items[this.#next] as Item;
+      latest = Math.max(latest, item.hi);
+      if (item.entry?.device) this.#floors.set(item.entry.device.id, item.earliestMs);
       if (item.done) continue;
       const open = this.#conflicts(item);
       if (open) this.#everyOrder(this.#closure([item, ...open]));
       else this.#apply(item);
     }
-    return this.#states;
+    return this.#here(latest);
+  }
+
+  #here(hi: number): Checkpoint {
+    const states = this.#states.map((s) => s.moment.fork());
+    return { at: this.#next, hi, states, apart: new Set(this.#apart), floors: new Map(this.#floors) };
   }
 
   readonly #touches = new Map<Item, Touch>();
@@ -166,7 +274,7 @@ export class Replay {
   }
 
   #settle(items: readonly Item[], states: readonly Application[]): void {
-    for (const item of items) item.done = true;
+    for (const item of items) this.#done(item);
     this.#states = this.#together(this.#distinct(states));
     this.#apart =
       this.#states.length > 1 ? new Set(this.#states.flatMap((s) => [...(s.moment.touched ?? [])])) : new Set();
@@ -179,14 +287,19 @@ export class Replay {
     if (!first || states.length <= STATES_MOST) return [...states];
     const one = first.fork();
     const live = new Set(states.flatMap((s) => s.moment.liveUnits(s.moment.touched ?? [])));
-    one.leaveOpen(new Set(states.flatMap((s) => [...(s.moment.touched ?? [])])), LEFT_OPEN, live);
+    leaveOpen(one, new Set(states.flatMap((s) => [...(s.moment.touched ?? [])])), LEFT_OPEN, live);
     return [one];
   }
 
   #apply(item: Item): void {
     for (const state of this.#states) state.item(item);
-    item.done = true;
+    this.#done(item);
     if (this.#states.length > 1) this.#settle([], this.#states);
+  }
+
+  #done(item: Item): void {
+    item.done = true;
+    this.#furthest = Math.max(this.#furthest, item.place);
   }
 
   /** Too many orders to try: one is taken, and what it touched is open until it is proved anew. */
@@ -194,7 +307,7 @@ export class Replay {
     for (const state of this.#states) {
       state.moment.touched = new Set(this.#apart);
       for (const item of items) state.item(item);
-      state.leaveOpen(state.moment.touched, LEFT_OPEN, new Set());
+      leaveOpen(state, state.moment.touched, LEFT_OPEN, new Set());
     }
     this.#settle(items, this.#states);
   }
@@ -209,12 +322,12 @@ function touchOf(entry: Entry | null, unitsOf: (scope: Scope, id: string) => rea
 }
 
 /** One order that fits: by earliest time, and of equals the chains in their sequence and the named before what names them. */
-function inOneOrder(chains: readonly Chain[]): Item[] {
-  const at = new Map<Item, number>();
-  const all: Item[] = [];
-  for (const chain of chains) for (const item of chain) at.set(item, all.push(item));
-  all.sort((a, b) => a.lo - b.lo || a.chain - b.chain || (at.get(a) ?? 0) - (at.get(b) ?? 0));
-  return all.some((i) => i.after.length > 0 || i.lo === i.before?.lo) ? namedFirst(all) : all;
+function inOneOrder(chains: readonly Chain[]): readonly Item[] {
+  const all = chains.flat();
+  all.forEach((item, i) => (item.place = i));
+  all.sort((a, b) => a.lo - b.lo || a.place - b.place);
+  all.forEach((item, i) => (item.place = i));
+  return all.some((i) => i.after.some((a) => a.place > i.place)) ? namedFirst(all) : all;
 }
 
 /** Moves an item behind what it names where both have the same earliest time; a circle of names is cut where it is first met. */

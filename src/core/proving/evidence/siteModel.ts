@@ -2,8 +2,9 @@ import type { SiteDesign } from '../../design';
 import { canonical } from '../../kernel/canonical';
 import { lineOf } from '../../site/line';
 import { dcLimit } from '../../strings/dcLimit';
-import type { GateId, GateModel } from '../gates/machine';
-import { GateNet } from '../gates/machine';
+import type { GateId } from '../gates/machine';
+import type { GateModel } from '../gates/net';
+import { GateNet } from '../gates/net';
 import type { Input } from '../gates/restsOn';
 import { RESTS_ON } from '../gates/restsOn';
 

@@ -43,6 +43,10 @@ export interface Stand {
 }
 export const NO_STAND: Stand = { readings: [], waived: null, result: null, ruling: null };
 
+/** Whether a gate is closed by what is on record there. */
+export const isProved = ({ result }: Stand): boolean =>
+  result === 'pass' || result === 'accepted' || result === 'waived';
+
 /** What a reading says upwards or downwards: one that does not count proves nothing, a fail always counts. */
 const saidBy = (r: Reading): Result => (r.result === 'fail' || (r.workable && r.signed) ? r.result : null);
 
@@ -96,10 +100,20 @@ export const NO_RUN: Run = {
   permitLost: true,
 };
 
-/** Everything about one part: its gates, and for an inverter its switching. */
+/** Everything about one part: its gates, and for an inverter its switching. Changed in place by the moment that owns it, and by no other. */
 export interface PartState {
   readonly gates: ReadonlyMap<GateId, Stand>;
   readonly run: Run;
+}
+class OwnedPart implements PartState {
+  /** The part as a text, once it was asked for; null after every change. */
+  text: string | null = null;
+
+  constructor(
+    readonly owner: object,
+    readonly gates: Map<GateId, Stand>,
+    public run: Run,
+  ) {}
 }
 const NO_PART: PartState = { gates: new Map(), run: NO_RUN };
 
@@ -110,56 +124,64 @@ export const partOfKey = (key: GateKey): [GateId, string] => {
   return at < 0 ? [key as GateId, 'site'] : [key.slice(0, at) as GateId, key.slice(at + 1)];
 };
 
-/** Parts of the three scopes, by the first letter of their gates. */
-type Parts = Record<string, Map<string, PartState>>;
+/** Parts of one scope. */
+interface Scoped {
+  readonly owner: object;
+  readonly parts: Map<string, OwnedPart>;
+}
+/** The scopes by the first letter of their gates. */
 const LETTERS = ['S', 'I', 'D', 'B'] as const;
 
 /** The state of every part in one order of the work. */
 export class Moment {
-  #parts: Parts;
-  /** Scopes whose map another moment holds as well. */
-  #shared: string;
+  readonly #scopes: Map<string, Scoped>;
+  /** What bears this mark is this moment's alone and changed in place; the rest is copied first. */
+  #owner = {};
   /** Parts changed since somebody asked to be told. */
   touched: Set<PartKey> | null = null;
 
   private constructor(
-    parts: Parts,
-    shared: string,
+    scopes: Map<string, Scoped>,
     /** How many releases there are so far. */
     public released: number,
   ) {
-    this.#parts = parts;
-    this.#shared = shared;
+    this.#scopes = scopes;
   }
 
   static blank(): Moment {
-    return new Moment(Object.fromEntries(LETTERS.map((l) => [l, new Map<string, PartState>()])), '', 0);
+    return new Moment(new Map(LETTERS.map((l) => [l, { owner: {}, parts: new Map() }])), 0);
   }
 
   /** A second state from here on: both copy before they change. */
   fork(): Moment {
-    this.#shared = LETTERS.join('');
-    const twin = new Moment({ ...this.#parts }, this.#shared, this.released);
+    this.#owner = {};
+    const twin = new Moment(new Map(this.#scopes), this.released);
     twin.touched = this.touched && new Set(this.touched);
     return twin;
   }
 
   #part(letter: string, object: string): PartState {
-    return this.#parts[letter]?.get(object) ?? NO_PART;
+    return this.#scopes.get(letter)?.parts.get(object) ?? NO_PART;
   }
 
   part(key: PartKey): PartState {
     return this.#part(key.charAt(0), key.slice(2));
   }
 
-  #put(letter: string, object: string, part: PartState): void {
-    let of = this.#parts[letter];
-    if (!of || this.#shared.includes(letter)) {
-      this.#parts[letter] = of = new Map(of);
-      this.#shared = this.#shared.replace(letter, '');
-    }
-    of.set(object, part);
+  /** A part to be changed in place. */
+  #own(letter: string, object: string): OwnedPart {
     this.touched?.add(`${letter}@${object}`);
+    let scope = this.#scopes.get(letter);
+    if (scope?.owner !== this.#owner)
+      this.#scopes.set(letter, (scope = { owner: this.#owner, parts: new Map(scope?.parts) }));
+    const part = scope.parts.get(object);
+    if (part?.owner === this.#owner) {
+      part.text = null;
+      return part;
+    }
+    const own = new OwnedPart(this.#owner, new Map(part?.gates), part?.run ?? NO_RUN);
+    scope.parts.set(object, own);
+    return own;
   }
 
   stand(gate: GateId, object: string): Stand {
@@ -167,9 +189,7 @@ export class Moment {
   }
 
   putStand(gate: GateId, object: string, stand: Stand): void {
-    const letter = gate.charAt(0);
-    const part = this.#part(letter, object);
-    this.#put(letter, object, { run: part.run, gates: new Map(part.gates).set(gate, stand) });
+    this.#own(gate.charAt(0), object).gates.set(gate, stand);
   }
 
   run(unit: string): Run {
@@ -177,8 +197,8 @@ export class Moment {
   }
 
   putRun(unit: string, over: Partial<Run>): void {
-    const part = this.#part('I', unit);
-    this.#put('I', unit, { gates: part.gates, run: { ...part.run, ...over } });
+    const part = this.#own('I', unit);
+    part.run = { ...part.run, ...over };
   }
 
   /** Units among these parts on which something is switched on. */
@@ -186,25 +206,21 @@ export class Moment {
     return [...keys].filter((key) => this.part(key).run.live).map((key) => key.slice(2));
   }
 
-  /** Every part by its id, with its gates. */
-  *entries(): Iterable<readonly [string, PartState]> {
-    for (const of of Object.values(this.#parts)) yield* of;
-  }
-
   /** These parts as one text: two moments with the same text go on alike. */
   text(keys: Iterable<PartKey>): string {
     return [...keys]
       .sort()
-      .map((key) => `${key}:${partText(this.part(key))}`)
+      .map((key) => `${key}:${textOf(this.part(key))}`)
       .join('\n');
   }
 }
 
-const TEXTS = new WeakMap<PartState, string>();
-function partText(part: PartState): string {
-  const known = TEXTS.get(part);
-  if (known !== undefined) return known;
-  const { gates, run } = part;
+function textOf(part: PartState): string {
+  if (!(part instanceof OwnedPart)) return written(part);
+  return (part.text ??= written(part));
+}
+
+function written({ gates, run }: PartState): string {
   const stands = [...gates]
     .sort(([a], [b]) => (a < b ? -1 : 1))
     .map(([gate, s]) => [
@@ -213,7 +229,7 @@ function partText(part: PartState): string {
       s.waived && [s.waived.by, s.waived.broken !== null],
     ]);
   const { order, done, stopped, off, isolating, live, permitLost } = run;
-  const text = JSON.stringify([
+  return JSON.stringify([
     stands,
     order,
     done.map((d) => d.id),
@@ -223,6 +239,4 @@ function partText(part: PartState): string {
     live,
     permitLost,
   ]);
-  TEXTS.set(part, text);
-  return text;
 }

@@ -10,30 +10,18 @@ import { lineVoltages } from '../supplyShape';
 import { stepsOf } from '../tables/energiseOrders';
 import type { OrderName, StepState } from '../tables/energiseOrders';
 import type { Applied } from './applied';
-import { timeOf } from './items';
+import { stopOrder, underWay } from './orders';
 import { isElectrician } from './people';
 import type { Run, StepDone } from './state';
-import { NO_RUN } from './state';
+import { standOf } from './state';
+import { timeOf } from './times';
+import { put } from './withdraw';
+import type { Result } from '../kind';
 
 type Step = Entry & EntryOf<'step', ReturnType<(typeof STEP)['values']['parse']>>;
 
-/** Steps after which the order is over: from then on a lost guard raises the alarm, and stops nothing that is not going on. */
-const OVER: readonly StepState[] = ['ON_GRID', 'SETTLED'];
 /** Steps that switch nothing on. */
 const DARK: readonly StepState[] = ['LOCKED_OFF'];
-
-const underWay = ({ done }: Run): boolean => done.length > 0 && !done.some((d) => OVER.includes(d.state));
-
-/** A guard was lost: an order that is under way stops, until the unit is isolated or replaced. */
-export function stopOrder(app: Applied, unit: string, why: string): void {
-  const run = app.moment.run(unit);
-  if (underWay(run) && run.stopped === null) app.moment.putRun(unit, { stopped: why });
-}
-
-/** The unit is another one: nothing is switched on, and the order begins anew. */
-export function resetRun(app: Applied, unit: string): void {
-  app.moment.putRun(unit, { ...NO_RUN });
-}
 
 /** What is next in an order; undefined where it is over. */
 export const nextState = (run: Run, order: OrderName): StepState | undefined =>
@@ -155,7 +143,7 @@ export function correctStep(app: Applied, entry: Step, target: Entry): void {
   const bad = about ? stepTroubles(state, readings, about)[0] : 'nothing is released';
   if (!bad) {
     app.moment.putRun(unit, { done: replaced(run.done), off: replaced(run.off) });
-    return app.replaceOnGrid(entry, target, 'pass');
+    return replaceOnGrid(app, entry, target, 'pass');
   }
   if (among(run.off)) {
     const kept = run.off.slice(
@@ -170,6 +158,14 @@ export function correctStep(app: Applied, entry: Step, target: Entry): void {
     );
   }
   app.moment.putRun(unit, { done: replaced(run.done) });
-  if (state === 'ON_GRID') app.replaceOnGrid(entry, target, null);
+  if (state === 'ON_GRID') replaceOnGrid(app, entry, target, null);
   else stopOrder(app, unit, `${state} was corrected: ${bad}`);
+}
+
+/** The reading of the step on grid, in the place of the one it corrects. */
+function replaceOnGrid(app: Applied, entry: Entry, target: Entry, result: Result): void {
+  const unit = entry.subject.id;
+  const { readings } = app.moment.stand('I-ONGRID', unit);
+  const next = readings.map((r) => (r.by.id === target.id ? { ...r, by: entry, result } : r));
+  put(app, gateRow('I-ONGRID'), unit, standOf(next, null));
 }

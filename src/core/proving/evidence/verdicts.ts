@@ -1,93 +1,132 @@
+import type { SiteDesign } from '../../design';
 import type { Entry } from '../entry';
 import type { GateId } from '../gates/machine';
-import type { Beside, Judgement, Result } from '../kind';
+import type { Beside, Judgement, Result, Says } from '../kind';
 import { SAYS_NOTHING } from '../kind';
 import { kindOf } from '../kinds';
-import { timeOf } from './items';
 import type { Release } from './log';
-import { siteDay } from '../../kernel/siteDay';
+import type { Neighbours } from './neighbours';
+import type { Times } from './times';
 
 /** The worse of two answers: a fail, then one that proves nothing, then a caution. */
 const RANK: readonly Result[] = ['fail', null, 'caution', 'pass'];
 export const worse = (a: Result, b: Result): Result => (RANK.indexOf(a) <= RANK.indexOf(b) ? a : b);
 
-/** Entries by kind and time, those that nothing corrects: what sisters are found among. */
-class Neighbours implements Beside {
-  readonly #byKind = new Map<string, { readonly at: number; readonly entry: Entry }[]>();
-
-  constructor(entries: Iterable<Entry>) {
-    for (const entry of entries) {
-      const of = this.#byKind.get(entry.kind) ?? [];
-      this.#byKind.set(entry.kind, of);
-      of.push({ at: timeOf(entry)[0], entry });
-    }
-    for (const of of this.#byKind.values()) of.sort((a, b) => a.at - b.at || (a.entry.id < b.entry.id ? -1 : 1));
-  }
-
-  near(kind: string, atMs: number, withinMs: number): readonly Entry[] {
-    const of = this.#byKind.get(kind) ?? [];
-    const from = lowerBound(of, atMs - withinMs);
-    const found: Entry[] = [];
-    for (let i = from; i < of.length && (of[i]?.at ?? Infinity) <= atMs + withinMs; i++)
-      found.push((of[i] as { entry: Entry }).entry);
-    return found;
-  }
+/** What a judge asked of the entries beside, and what was there. */
+interface Asked {
+  readonly kind: string;
+  readonly atMs: number;
+  readonly withinMs: number;
+  readonly found: readonly Entry[];
 }
 
-function lowerBound(of: readonly { readonly at: number }[], at: number): number {
-  let [lo, hi] = [0, of.length];
-  while (lo < hi) {
-    const mid = (lo + hi) >> 1;
-    if ((of[mid]?.at ?? Infinity) < at) lo = mid + 1;
-    else hi = mid;
-  }
-  return lo;
+/** What an entry says; it stands as long as what was asked beside it is the same. */
+interface Said {
+  readonly says: readonly Says[];
+  readonly asked: readonly Asked[] | null;
+  /** The neighbours among which it was last seen to stand. */
+  among: Beside;
 }
+const ALONE: readonly Asked[] | null = null;
+
+/** What entries said before, by design and entry, and which kinds look how far beside them: handed on from log to longer log. */
+export interface Memory {
+  readonly said: WeakMap<SiteDesign, Map<Entry, Said>>;
+  /** By the kind that is looked for: the kinds that look, and how far at most, ms. */
+  readonly looks: Map<string, Map<string, number>>;
+}
+export const blankMemory = (): Memory => ({ said: new WeakMap(), looks: new Map() });
 
 /** What entries say, held against releases: each asked once. A kind never throws here: what cannot be judged proves nothing. */
 export class Verdicts {
-  readonly #beside: Beside;
-  /** By release letter, then entry. */
-  readonly #known = new Map<string, Map<Entry, Judgement>>();
-
   constructor(
-    live: Iterable<Entry>,
-    private readonly zone: string,
-  ) {
-    this.#beside = new Neighbours(live);
+    private readonly neighbours: Neighbours,
+    private readonly times: Times,
+    private readonly memory: Memory,
+  ) {}
+
+  /** The same kept in mind, among other neighbours. */
+  among(neighbours: Neighbours): Verdicts {
+    return new Verdicts(neighbours, this.times, this.memory);
   }
 
+  /** Everything an entry says, with its checks. */
   of(entry: Entry, release: Release): Judgement {
-    let of = this.#known.get(release.letter);
-    if (!of) this.#known.set(release.letter, (of = new Map()));
+    return this.#judge(entry, release, this.neighbours);
+  }
+
+  /** What it says of one gate; null where it says nothing of it. `passing`: an entry made up for one question is not kept in mind. */
+  says(entry: Entry, release: Release, gate: GateId, passing = false): Result {
+    const says = passing ? this.of(entry, release).says : this.#kept(entry, release).says;
+    for (const s of says) if (s.gate === gate) return s.result;
+    return null;
+  }
+
+  /** Entries that say something else since others came to stand beside them: by what they said before these came. */
+  changedBy(added: readonly Entry[], before: Verdicts, releases: readonly Release[]): Entry[] {
+    const found = new Set<Entry>();
+    for (const e of added) {
+      const { atMs } = this.times.of(this.neighbours.placeOf(e));
+      for (const [kind, withinMs] of this.memory.looks.get(e.kind) ?? [])
+        for (const near of this.neighbours.near(kind, atMs, withinMs))
+          if (near !== e && releases.some((r) => this.#differs(near, r, before))) found.add(near);
+    }
+    return [...found];
+  }
+
+  #differs(entry: Entry, release: Release, before: Verdicts): boolean {
+    // One that stands in the place of what it corrects is nobody's own entry, and what it said is not kept.
+    if (!this.neighbours.isOwn(entry)) return true;
+    const known = this.memory.said.get(release.design)?.get(entry);
+    if (!known || known.asked === null) return false;
+    const was = JSON.stringify(before.#kept(entry, release).says);
+    return JSON.stringify(this.#kept(entry, release).says) !== was;
+  }
+
+  #kept(entry: Entry, release: Release): Said {
+    let of = this.memory.said.get(release.design);
+    if (!of) this.memory.said.set(release.design, (of = new Map()));
     const known = of.get(entry);
-    if (known) return known;
-    const made = this.#judge(entry, release);
+    if (known && this.#stands(known)) return known;
+    const asked: Asked[] = [];
+    const { says } = this.#judge(entry, release, this.#noting(entry.kind, asked));
+    const made: Said = { says, asked: asked.length ? asked : ALONE, among: this.neighbours };
     of.set(entry, made);
     return made;
   }
 
-  /** What it says of one gate; null where it says nothing of it. */
-  says(entry: Entry, release: Release, gate: GateId): Result {
-    return this.of(entry, release).says.find((s) => s.gate === gate)?.result ?? null;
+  #stands(said: Said): boolean {
+    if (said.asked === null || said.among === this.neighbours) return true;
+    const same = said.asked.every(({ kind, atMs, withinMs, found }) => {
+      const now = this.neighbours.near(kind, atMs, withinMs);
+      return now.length === found.length && now.every((e, i) => e === found[i]);
+    });
+    if (same) said.among = this.neighbours;
+    return same;
   }
 
-  #judge(entry: Entry, { design }: Release): Judgement {
-    const [t, u] = timeOf(entry);
-    const about = {
-      values: entry.values,
-      subject: entry.subject,
-      entry,
-      design,
-      beside: this.#beside,
-      // Where the clock leaves the day open the later one counts: calibration and permission end.
-      day: siteDay(t + u, this.zone),
+  /** The neighbours, with a note of what is asked of them. */
+  #noting(by: string, asked: Asked[]): Beside {
+    return {
+      near: (kind, atMs, withinMs) => {
+        const looks = this.memory.looks.get(kind) ?? new Map<string, number>();
+        this.memory.looks.set(kind, looks.set(by, Math.max(withinMs, looks.get(by) ?? 0)));
+        const found = this.neighbours.near(kind, atMs, withinMs);
+        asked.push({ kind, atMs, withinMs, found });
+        return found;
+      },
     };
+  }
+
+  #judge(entry: Entry, { design }: Release, beside: Beside): Judgement {
+    const { atMs, day } = this.times.of(entry);
+    const { values, subject } = entry;
+    const kind = kindOf(entry);
     try {
-      return kindOf(entry).judge(about as never);
+      return kind.judge({ values, subject, entry, atMs, design, beside, day } as never);
     } catch (cause) {
       if (!(cause instanceof RangeError)) throw cause;
-      return { ...SAYS_NOTHING, says: kindOf(entry).gates.map((gate) => ({ gate, result: null })) };
+      return { ...SAYS_NOTHING, says: kind.gates.map((gate) => ({ gate, result: null })) };
     }
   }
 }

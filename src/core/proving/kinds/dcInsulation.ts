@@ -34,7 +34,7 @@ export const DC_INSULATION = kind({
   ],
   gates: ['D-IR'],
   correctable: true,
-  judge({ design, subject, entry, values: v, beside, day }) {
+  judge({ design, subject, entry, atMs, values: v, beside, day }) {
     const on = lineOf(design).string(subject.id);
     if (!on) return notThere(['D-IR']);
     const where = onString(on);
@@ -43,7 +43,7 @@ export const DC_INSULATION = kind({
     const own = measured(entry, day, ['D-IR'], where, ask(RULES.insulation, reading(v), where));
     const holds = own.says[0]?.result;
     if (v.ofParts === 1 || (holds !== 'pass' && holds !== 'caution')) return own;
-    const parts = newestParts(entry, v, beside.near('dc-insulation', trueMs(entry), PARTS_WITHIN_MS));
+    const parts = newestParts(entry, v, beside.near('dc-insulation', atMs, PARTS_WITHIN_MS));
     const others = [...parts].map((x) => resultOf(ask(RULES.insulation, reading(x), where)));
     const whole = parts.length === v.ofParts - 1 && others.every((r) => r === 'pass' || r === 'caution');
     return whole ? own : { checks: own.checks, says: [{ gate: 'D-IR', result: null }] };

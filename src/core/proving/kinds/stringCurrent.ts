@@ -3,8 +3,7 @@ import { fixed } from '../../kernel/quantity';
 import { ask } from '../../kernel/rule';
 import { enumOf, quantity } from '../../kernel/schema';
 import { lineOf } from '../../site/line';
-import { classOf } from '../../site/parts';
-import { trueMs } from '../entry';
+import { sameClass } from '../../site/parts';
 import { measured, notThere, onString } from '../judging';
 import { kind } from '../kind';
 import { stringCurrent } from '../measure/stringCurrent';
@@ -31,14 +30,14 @@ export const STRING_CURRENT = kind({
   measured: ({ currentA }) => [{ of: 'current', value: currentA, path: 'currentA' }],
   gates: ['D-ISC'],
   correctable: true,
-  judge({ design, subject, entry, values: v, beside, day }) {
+  judge({ design, subject, entry, atMs, values: v, beside, day }) {
     const line = lineOf(design);
     const on = line.string(subject.id);
     if (!on) return notThere(['D-ISC']);
     const sisters = new Map<string, number>();
-    for (const r of beside.near('string-current', trueMs(entry), SISTERS_WITHIN_MS)) {
+    for (const r of beside.near('string-current', atMs, SISTERS_WITHIN_MS)) {
       const other = line.string(r.subject.id);
-      if (STRING_CURRENT.is(r) && r.subject.id !== subject.id && other && classOf(other.plane) === classOf(on.plane))
+      if (STRING_CURRENT.is(r) && r.subject.id !== subject.id && other && sameClass(other.plane, on.plane))
         sisters.set(r.subject.id, r.values.currentA);
     }
     const proof = stringCurrent(on.module, { ...v, sistersA: [...sisters.values()] });

@@ -5,14 +5,13 @@ import { ask } from '../../kernel/rule';
 import { quantity } from '../../kernel/schema';
 import type { StringOnLine } from '../../site/line';
 import { lineOf } from '../../site/line';
-import { classOf } from '../../site/parts';
+import { sameClass } from '../../site/parts';
 import { coldOnSite } from '../../strings/coldVoltage';
 import { dcLimit } from '../../strings/dcLimit';
 import type { SiteDesign } from '../../design';
 import { instrumentChecks, lightChecks, notThere, onString, resultOf } from '../judging';
 import type { About } from '../kind';
 import { kind } from '../kind';
-import { trueMs } from '../entry';
 import type { StringReading, StringTest } from '../readings/stringReading';
 import { stringReading } from '../readings/stringReading';
 import { SISTERS_MIN, SISTERS_WITHIN_MS } from '../sisters';
@@ -115,8 +114,14 @@ function askedOf(on: StringOnLine, design: SiteDesign): Asked {
 /** Everything a reading of a string is judged by, from the design it was made for and the entries beside it. */
 function stringTestOf(on: StringOnLine, about: About<Values>): StringTest {
   const { voltageV, currentA, cellC, irradianceWm2 } = about.values;
+  const { module, modules, coldestC, cold, limitV, otherModules } = askedOf(on, about.design);
   return {
-    ...askedOf(on, about.design),
+    module,
+    modules,
+    coldestC,
+    cold,
+    limitV,
+    otherModules,
     voltageV,
     currentA,
     cellC,
@@ -126,13 +131,13 @@ function stringTestOf(on: StringOnLine, about: About<Values>): StringTest {
 }
 
 /** Latest readings of like modules within ten minutes, of whatever length: carried to this one's, V. */
-function sistersOf(own: StringOnLine, { entry, design, beside }: About<Values>): number[] {
+function sistersOf(own: StringOnLine, { entry, atMs, design, beside }: About<Values>): number[] {
   const latest = new Map<string, number>();
   const line = lineOf(design);
-  for (const r of beside.near('string-test', trueMs(entry), SISTERS_WITHIN_MS)) {
+  for (const r of beside.near('string-test', atMs, SISTERS_WITHIN_MS)) {
     if (!STRING_TEST.is(r) || r.subject.id === entry.subject.id || r.values.voltageV <= 0) continue;
     const other = line.string(r.subject.id);
-    if (other && classOf(other.plane) === classOf(own.plane))
+    if (other && sameClass(other.plane, own.plane))
       latest.set(r.subject.id, (r.values.voltageV / other.string.modules) * own.string.modules);
   }
   return [...latest.values()];

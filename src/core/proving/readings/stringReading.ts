@@ -58,5 +58,23 @@ export function stringReading(t: StringTest): StringReading {
   const coldV = t.cold.value
     ? carriedToColdV(t.voltageV, t.cellC, t.irradianceWm2, t.cold.value.factor, t.module.betaUocPerK)
     : null;
-  return { ...t, ranking: rankCauses(t.module, t), coldV };
+  const { module, modules, voltageV, currentA, cellC, irradianceWm2, coldestC, cold, limitV, sistersV, otherModules } =
+    t;
+  const ranking = rankCauses(module, t);
+  // Field by field: a spread costs more than the reading, and a record holds thousands.
+  return {
+    module,
+    modules,
+    voltageV,
+    currentA,
+    cellC,
+    irradianceWm2,
+    coldestC,
+    cold,
+    limitV,
+    sistersV,
+    otherModules,
+    ranking,
+    coldV,
+  };
 }

@@ -5,8 +5,8 @@ import type { Check } from '$core/kernel/check';
 import { byUrgency } from '$core/kernel/check';
 import type { Verdict } from '$core/kernel/check';
 import type { Entry, EntryOf } from '$core/proving/entry';
-import type { GateProof } from '$core/proving/evidence';
-import { timeOf } from '$core/proving/evidence/items';
+import type { GateProof } from '$core/proving/evidence/proofs';
+import { timeOf } from '$core/proving/evidence/times';
 import { isClosed } from '$core/proving/gates/machine';
 import { verdictOf } from '$core/proving/judging';
 import { AC_INSULATION } from '$core/proving/kinds/acInsulation';
@@ -93,7 +93,7 @@ export async function handOver(context: Context, siteId: string): Promise<HandOv
       why: evidence.notes.get(record.id) ?? null,
     };
   });
-  const gates = [...evidence.gates.values()];
+  const gates = [...evidence.gates].map(([, g]) => g);
   const closedOf = (id: string) => gates.filter((g) => g.gate.id === id && isClosed(g.state)).length;
   const openChecks = [...assessSite(design).checks].filter((c) => c.verdict !== 'holds').sort(byUrgency);
   const openPoints = [...written(live), ...following(book.current, gates, openChecks, evidence.switchOff.length)];

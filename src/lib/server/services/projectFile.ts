@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
 import { PROJECT_FORMAT, PROJECT_VERSION, projectFileSchema } from '$lib/schemas/projectFile';
 import type { ProjectFile } from '$lib/schemas/projectFile';
-import { timeOf } from '$core/proving/evidence/items';
+import { timeOf } from '$core/proving/evidence/times';
 import { upgradedEntry } from '$core/proving/readEntry';
 import type { Context } from './context';
 import { insertDesign } from '../db/designStore';

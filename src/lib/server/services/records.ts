@@ -71,7 +71,8 @@ export async function releaseDesign(context: Context, siteId: string, revision: 
 /** Proofs that a release of the design as it stands would cost. */
 export async function releaseCost(context: Context, siteId: string): Promise<readonly Cost[]> {
   const [stored, log] = await Promise.all([loadDesign(context, siteId), siteLog(siteId, context.db)]);
-  return costOf(log, stored.design, context.now().getTime());
+  const nowMs = context.now().getTime();
+  return costOf(log, stored.design, nowMs, provedBy(log, nowMs));
 }
 
 export interface Added {
@@ -108,7 +109,7 @@ export async function addRecord(context: Context, siteId: string, input: unknown
         'Id already used',
         'An entry with this id but other contents is on record. A correction is a new entry with an id of its own.',
       );
-    const { refusal, after, why } = admit(log, record, nowMs);
+    const { refusal, after, why } = admit(log, record, nowMs, provedBy(log, nowMs));
     if (refusal) throw new Problem(422, 'Refused', refusal.detail, [refusal]);
     await appendEntries(tx, siteId, head, [record]);
     return said(after, record, false, why);

@@ -36,6 +36,9 @@ function keep(siteId: string, known: Known): Known {
   return known;
 }
 
+/** What logs proved when somebody last asked, or when they were shorter. */
+const PROVED = new WeakMap<ReleasedLog, Evidence>();
+
 /** All releases and entries of a site. */
 export async function siteLog(siteId: string, tx: Tx | Db): Promise<ReleasedLog> {
   const was = KNOWN.get(siteId) ?? { releases: [], entries: [], seq: 0 };
@@ -51,7 +54,10 @@ export async function siteLog(siteId: string, tx: Tx | Db): Promise<ReleasedLog>
   const releases = letters.length === was.releases.length ? was.releases : await readReleases(siteId, tx);
   if (rows.length === 0 && releases === was.releases) return was;
   const entries = rows.length ? [...was.entries, ...rows.map((r) => openEntry(r.body))] : was.entries;
-  return keep(siteId, { releases, entries, seq: rows.at(-1)?.seq ?? was.seq });
+  const longer = { releases, entries, seq: rows.at(-1)?.seq ?? was.seq };
+  const proved = PROVED.get(was);
+  if (proved) PROVED.set(longer, proved);
+  return keep(siteId, longer);
 }
 
 async function readReleases(siteId: string, tx: Tx | Db): Promise<ReleasedDesign[]> {
@@ -65,13 +71,11 @@ async function readReleases(siteId: string, tx: Tx | Db): Promise<ReleasedDesign
   }));
 }
 
-const PROVED = new WeakMap<ReleasedLog, Evidence>();
-
-/** What a site's record proves now: worked out once for a log, and again when a day of the site has ended since. */
+/** What a site's record proves now: worked out once for a log, from what it proved when it was shorter or a day of the site had not ended. */
 export function provedBy(log: ReleasedLog, nowMs: number): Evidence {
   const known = PROVED.get(log);
-  if (known && nowMs < known.untilMs && nowMs >= known.nowMs) return known;
-  const made = evidence(log, nowMs);
+  if (known?.log === log && nowMs < known.untilMs && nowMs >= known.nowMs) return known;
+  const made = evidence(log, nowMs, known);
   PROVED.set(log, made);
   return made;
 }

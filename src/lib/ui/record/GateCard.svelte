@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { GateProof } from '$core/proving/evidence';
+  import type { GateProof } from '$core/proving/evidence/proofs';
   import { isClosed } from '$core/proving/gates/machine';
   import type { SiteDesign } from '$core/design';
   import type { EntrySubject } from '$core/proving/entry';

@@ -4,7 +4,8 @@ import { rule } from '../../../kernel/rule';
 import type { Instrument } from '../../../equipment/instrument';
 
 /** An instrument on the day it was used, YYYY-MM-DD on site. */
-export interface InstrumentInUse extends Pick<Instrument, 'name' | 'serial' | 'calibratedUntil'> {
+export interface InstrumentInUse {
+  readonly instrument: Pick<Instrument, 'name' | 'serial' | 'calibratedUntil'>;
   readonly day: string;
 }
 
@@ -15,7 +16,7 @@ export const CALIBRATION = rule<InstrumentInUse>()({
   unit: '',
   basis: practice('valid to the last day printed'),
   needs: {},
-  judge: (_, { name, serial, calibratedUntil, day }) =>
+  judge: (_, { instrument: { name, serial, calibratedUntil }, day }) =>
     found(day <= calibratedUntil ? 'holds' : 'tight', () => [
       `${name} ${serial}, calibrated until ${calibratedUntil}, used ${day}`,
     ]),

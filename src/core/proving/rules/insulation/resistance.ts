@@ -11,7 +11,7 @@ export const RESISTANCE = rule<InsulationReading>()({
   basis: published('IEC 62446-1, 6.7, Table 2; IEC 60364-6, Table 6.1'),
   needs: { proof: { as: 'a test that proves something', answer: (r) => r.proof } },
   judge: ({ proof }, { megohm, minimumMohm, basis }) =>
-    found(proof.verdict, () => [proof.text], {
+    found(proof.verdict, () => [proof.text()], {
       value: megohm,
       limit: minimumMohm,
       margin: (100 * (megohm - minimumMohm)) / minimumMohm,

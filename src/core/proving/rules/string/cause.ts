@@ -13,17 +13,17 @@ export const CAUSE = rule<StringReading>()({
   unit: 'V',
   basis: practice('priors of field causes, common practice'),
   needs: {},
-  judge: (_, { voltageV, ranking: { verdict, expected, deviationPercent, causes } }) =>
+  judge: (_, { voltageV, ranking }) =>
     found(
-      AS_VERDICT[verdict],
+      AS_VERDICT[ranking.verdict],
       () => [
-        `expected ${fixed(expected.stringV, 1)} V ± ${fixed(expected.u95Percent, 2)} % (k = 2); read ${fixed(deviationPercent, 2)} %`,
-        ...causes
+        `expected ${fixed(ranking.expected.stringV, 1)} V ± ${fixed(ranking.expected.u95Percent, 2)} % (k = 2); read ${fixed(ranking.deviationPercent, 2)} %`,
+        ...ranking.causes
           .slice(0, 2)
           .map(
             (c) => `${fixed(100 * c.probability, 1)} %: ${c.words}. Next: ${c.next}.${c.safety ? ` ${c.safety}.` : ''}`,
           ),
       ],
-      { value: voltageV, limit: expected.stringV },
+      { value: voltageV, limit: ranking.expected.stringV },
     ),
 });

@@ -27,7 +27,7 @@
     untrack(() => log.take(fresh));
   });
   const design = $derived(log.current?.design);
-  const proofs = $derived([...log.evidence.gates.entries()].map(([key, g]) => ({ key, ...g })));
+  const proofs = $derived([...log.evidence.gates].map(([key, g]) => ({ key, ...g })));
   /** Opens at the first unit that is not on grid yet, and stays where the crew is when it comes on. */
   const firstWaiting = () => {
     const units = log.current?.design.inverters ?? [];

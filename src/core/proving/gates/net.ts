@@ -1,0 +1,180 @@
+import type { GateId, GateKey, GateRow } from './machine';
+import { gateKey, gateRow, wantsSafeDay } from './machine';
+import { GATE_TABLE } from './table';
+
+/** The site as the gates see it. `null` for a fitted device means nobody has looked, and its gates apply. */
+export interface GateModel {
+  readonly inverters: readonly {
+    readonly id: string;
+    readonly strings: readonly string[];
+    /** Whether a residual-current device is fitted in its run. */
+    readonly rcdFitted: boolean | null;
+  }[];
+  readonly busFitted: boolean;
+  readonly stopFitted: boolean | null;
+  readonly contactsFitted: boolean | null;
+}
+
+/** The gates on which one waits. `overNothing`: a join over no strings, which is not closed. */
+export interface Needs {
+  readonly keys: readonly GateKey[];
+  /** The same, each as its gate and part. */
+  readonly pairs: readonly (readonly [GateId, string])[];
+  readonly overNothing: boolean;
+}
+
+/** A gate at its part. Gates that it waits for by their place in the table of the net. */
+export interface Node {
+  readonly row: GateRow;
+  readonly object: string;
+  readonly key: GateKey;
+  readonly applies: boolean;
+  readonly waitsFor: readonly number[];
+  readonly overNothing: boolean;
+  /** While it is not signed, an unsafe day locks it. */
+  readonly onSafeDays: boolean;
+}
+
+/** Gates that hand-over does not wait for: they hold for a day. */
+const DAILY: readonly string[] = ['S-SAFE', 'I-PERMIT'];
+const HAND_OVER_NEEDS = GATE_TABLE.map((r) => r.id).filter((id) => id !== 'S-HAND' && !DAILY.includes(id));
+
+/** Who waits for whom on one site: asked once for each gate and part. */
+export class GateNet {
+  readonly #unitOf: ReadonlyMap<string, string>;
+  readonly #stringsOf: ReadonlyMap<string, readonly string[]>;
+  /** Inverters in whose run somebody looked and found no residual-current device. */
+  readonly #bare: ReadonlySet<string>;
+  readonly #objects = new Map<GateId, readonly string[]>();
+  readonly #needs = new Map<GateId, Map<string, Needs>>();
+  #nodes: readonly Node[] | null = null;
+  #places: ReadonlyMap<GateKey, number> | null = null;
+  #order: Uint32Array | null = null;
+
+  constructor(readonly model: GateModel) {
+    this.#unitOf = new Map(model.inverters.flatMap((i) => i.strings.map((s) => [s, i.id] as const)));
+    this.#stringsOf = new Map(model.inverters.map((i) => [i.id, i.strings]));
+    this.#bare = new Set(model.inverters.filter((i) => i.rcdFitted === false).map((i) => i.id));
+  }
+
+  /** Whether a gate stands in the way of a part at all; one whose device nobody has looked for does. */
+  applies(row: GateRow, object: string): boolean {
+    switch (row.applies) {
+      case 'always':
+        return true;
+      case 'bus fitted':
+        return this.model.busFitted;
+      case 'rcd fitted':
+        return !this.#bare.has(object);
+      case 'stop fitted':
+        return this.model.stopFitted !== false;
+      case 'contacts fitted':
+        return this.model.contactsFitted !== false;
+      default:
+        return false; // battery gates: no battery in a design yet
+    }
+  }
+
+  /** The parts a gate stands at. */
+  objects(row: GateRow): readonly string[] {
+    const known = this.#objects.get(row.id) ?? this.#objectsOf(row);
+    this.#objects.set(row.id, known);
+    return known;
+  }
+
+  #objectsOf(row: GateRow): string[] {
+    if (row.scope === 'site') return ['site'];
+    if (row.scope === 'inverter') return this.model.inverters.map((i) => i.id);
+    return row.scope === 'string' ? this.model.inverters.flatMap((i) => [...i.strings]) : [];
+  }
+
+  unitOf(string: string): string | undefined {
+    return this.#unitOf.get(string);
+  }
+
+  stringsOf(unit: string): readonly string[] {
+    return this.#stringsOf.get(unit) ?? [];
+  }
+
+  has(row: GateRow, object: string): boolean {
+    if (row.scope === 'site') return object === 'site';
+    return row.scope === 'inverter' ? this.#stringsOf.has(object) : this.#unitOf.has(object);
+  }
+
+  needs(row: GateRow, object: string): Needs {
+    let of = this.#needs.get(row.id);
+    if (!of) this.#needs.set(row.id, (of = new Map()));
+    const known = of.get(object);
+    if (known) return known;
+    const ids: readonly GateId[] = row.id === 'S-HAND' ? HAND_OVER_NEEDS : (row.needs as readonly GateId[]);
+    const joins = ids.map((need) => this.#join(row, object, gateRow(need)));
+    const pairs = joins.flatMap((j) => j ?? []);
+    const made = { pairs, keys: pairs.map(([g, o]) => gateKey(g, o)), overNothing: joins.includes(null) };
+    of.set(object, made);
+    return made;
+  }
+
+  /** The gates on which this one waits by one of its needs, or null where the join is over nothing. */
+  #join(row: GateRow, object: string, needed: GateRow): (readonly [GateId, string])[] | null {
+    const standing = (objects: readonly string[]) =>
+      objects.filter((o) => this.applies(needed, o)).map((o) => [needed.id, o] as const);
+    if (needed.applies === 'battery' || needed.applies === 'battery, 2+ racks') return [];
+    if (needed.scope === 'site') return standing(['site']);
+    if (row.scope === 'site') return this.objects(needed).length ? standing(this.objects(needed)) : null;
+    if (row.scope === needed.scope) return standing([object]);
+    if (needed.scope === 'inverter') return standing([this.unitOf(object) ?? object]);
+    const own = this.stringsOf(object);
+    return own.length ? standing(own) : null;
+  }
+
+  /** Every gate at every part, in the order of the table. */
+  get nodes(): readonly Node[] {
+    if (this.#nodes) return this.#nodes;
+    const parts = GATE_TABLE.flatMap((row) => this.objects(row).map((object) => ({ row, object })));
+    this.#places = new Map(parts.map(({ row, object }, i) => [gateKey(row.id, object), i]));
+    const placeOf = (key: GateKey): number => {
+      const place = this.#places?.get(key);
+      if (place === undefined) throw new RangeError(`a gate must wait for gates of the site (got ${key})`);
+      return place;
+    };
+    return (this.#nodes = parts.map(({ row, object }) => {
+      const { keys, overNothing } = this.needs(row, object);
+      return {
+        row,
+        object,
+        key: gateKey(row.id, object),
+        applies: this.applies(row, object),
+        waitsFor: keys.map(placeOf),
+        overNothing,
+        onSafeDays: wantsSafeDay(row) && row.id !== 'D-ID',
+      };
+    }));
+  }
+
+  /** Where a gate stands among the nodes. */
+  placeOf(key: GateKey): number | undefined {
+    return this.nodes.length ? this.#places?.get(key) : undefined;
+  }
+
+  /** Places in the table so that what is waited for comes first, the safe day before everything. */
+  get order(): Uint32Array {
+    if (this.#order) return this.#order;
+    const { nodes } = this;
+    const order: number[] = [];
+    const met = new Uint8Array(nodes.length);
+    const visit = (i: number): void => {
+      if (met[i]) return;
+      met[i] = 1;
+      for (const n of nodes[i]?.waitsFor ?? []) visit(n);
+      order.push(i);
+    };
+    visit(this.safeDay);
+    for (let i = 0; i < nodes.length; i++) visit(i);
+    return (this.#order = Uint32Array.from(order));
+  }
+
+  /** Where the safe day stands among the nodes. */
+  get safeDay(): number {
+    return this.nodes.findIndex((n) => n.row.id === 'S-SAFE');
+  }
+}
