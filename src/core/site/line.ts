@@ -37,6 +37,7 @@ export class Line {
   #units: ReadonlyMap<string, UnitOnLine> | null = null;
   #byPlace: ReadonlyMap<string, PvString> | null = null;
   #strings: ReadonlyMap<string, PvString> | null = null;
+  readonly #byId = new Map<string, StringOnLine>();
   #printed: readonly PvString[] | null = null;
   readonly #placed = new Map<PvString, StringOnLine>();
 
@@ -67,9 +68,13 @@ export class Line {
   }
 
   string(id: string): StringOnLine | undefined {
+    const known = this.#byId.get(id);
+    if (known) return known;
     this.#strings ??= new Map((this.design.strings ?? []).map((s) => [s.id, s]));
     const string = this.#strings.get(id);
-    return string && this.placed(string);
+    const made = string && this.placed(string);
+    if (made) this.#byId.set(id, made);
+    return made;
   }
 
   /** An inverter, whether its type is known or not. */

@@ -2,6 +2,7 @@ import type { InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
 import type { Answer } from '../kernel/answer';
 import { known, lacking } from '../kernel/answer';
+import type { StringOnLine } from '../site/line';
 import type { Survey } from '../site/survey';
 import { legalLimit } from './legalLimit';
 
@@ -49,6 +50,16 @@ export function dcLimit(side: DcSide): Answer<DcLimit> {
   const { limitV, by } = smallest(limits);
   const all = limits.map((l) => `${l.limitV} V`).join(', ');
   return known({ limitV, by, because: `V_lim = min(${all}) = ${limitV} V (${by})` });
+}
+
+const ON_LINE = new WeakMap<StringOnLine, Answer<DcLimit>>();
+/** The limit of a string where it hangs, found once for a design; null while it hangs on nothing. */
+export function dcLimitOn(on: StringOnLine, survey: Survey): Answer<DcLimit> | null {
+  const { module, type } = on;
+  if (!type) return null;
+  const known = ON_LINE.get(on) ?? dcLimit({ module, inverter: type, survey });
+  ON_LINE.set(on, known);
+  return known;
 }
 
 /** The smallest of the limits that are known, V: what is above it is illegal whatever the missing ones will say. */

@@ -51,9 +51,6 @@ export function namedBy({ corrects, values }: Entry): readonly string[] {
 }
 const NO_NAMES: readonly string[] = [];
 
-/** The chain that an entry belongs to: its device's, or one of its own. */
-const chainName = ({ device, id }: Entry): string => (device ? `device ${device.id}` : `alone ${id}`);
-
 /**
  * Items in chains. A device keeps its own sequence whatever its clock says: an entry was no earlier than those before it and no later than
  * those after it, and where the clock contradicts that, it may have been anywhere between. What names another entry came after it. The
@@ -66,22 +63,34 @@ export function chainsOf(
   ticksMs: readonly number[],
   floors: ReadonlyMap<string, number> = NO_FLOORS,
 ): readonly Chain[] {
-  const own = new Map<string, Item[]>();
-  const byId = new Map<string, Item>();
+  const devices = new Map<string, Item[]>();
+  const alone: Item[] = [];
+  const naming: Item[] = [];
+  const names = new Map<string, Item | null>();
   for (const entry of entries) {
     const item = entryItem(entry);
-    byId.set(entry.id, item);
-    const name = chainName(entry);
-    const chain = own.get(name);
+    const { device } = entry;
+    const chain = device && devices.get(device.id);
     if (chain) chain.push(item);
-    else own.set(name, [item]);
+    else if (device) devices.set(device.id, [item]);
+    else alone.push(item);
+    const ids = namedBy(entry);
+    if (ids.length) naming.push(item);
+    for (const id of ids) names.set(id, null);
   }
-  for (const chain of own.values()) chain.sort(bySequence);
-  const letters = new Map(releases.map((r) => [r.letter, releaseItem(r)]));
-  const server = [...letters.values(), ...ticksMs.map(tickItem)].sort((a, b) => a.lo - b.lo || (a.release ? -1 : 1));
-  const names = [...own.keys()].sort();
-  const chains: Item[][] = [server, ...names.map((name) => own.get(name) ?? [])];
-  for (const item of byId.values()) if (item.entry) item.after = named(item, item.entry, byId, letters);
+  const own = [
+    ...alone.sort(byId).map((i) => [i]),
+    ...[...devices].sort(byName).map(([, chain]) => chain.sort(bySequence)),
+  ];
+  for (const item of names.size ? own.flat() : [])
+    if (item.entry && names.has(item.entry.id)) names.set(item.entry.id, item);
+  const letters = new Map(releases.map((r) => [r.letter, [releaseItem(r)]]));
+  const server = [...[...letters.values()].flat(), ...ticksMs.map(tickItem)].sort(
+    (a, b) => a.lo - b.lo || (a.release ? -1 : 1),
+  );
+  const chains: Item[][] = [server, ...own];
+  for (const chain of own) for (const item of chain) item.after = released(item, letters);
+  for (const item of naming) item.after = [...named(item, names), ...item.after];
   const floorOf = ([first]: Chain) => floors.get(first?.entry?.device?.id ?? '') ?? -Infinity;
   settleTimes(chains, chains.map(floorOf));
   chains.forEach((chain, c) => {
@@ -96,27 +105,21 @@ export function chainsOf(
 }
 const NO_FLOORS: ReadonlyMap<string, number> = new Map();
 
+const byId = (a: Item, b: Item): number => ((a.entry?.id ?? '') < (b.entry?.id ?? '') ? -1 : 1);
+const byName = ([a]: readonly [string, unknown], [b]: readonly [string, unknown]): number => (a < b ? -1 : 1);
 const bySequence = (a: Item, b: Item): number =>
-  (a.entry?.device?.seq ?? 0) - (b.entry?.device?.seq ?? 0) || ((a.entry?.id ?? '') < (b.entry?.id ?? '') ? -1 : 1);
+  (a.entry?.device?.seq ?? 0) - (b.entry?.device?.seq ?? 0) || byId(a, b);
 
-/** Items that an entry names, its release with them. */
-function named(
-  item: Item,
-  entry: Entry,
-  byId: ReadonlyMap<string, Item>,
-  letters: ReadonlyMap<string, Item>,
-): readonly Item[] {
-  const release = letters.get(entry.release);
-  const ids = namedBy(entry);
-  if (ids.length === 0 && !release) return NOTHING;
-  const found: Item[] = [];
-  for (const id of ids) {
-    const other = byId.get(id);
-    if (other && other !== item) found.push(other);
-  }
-  if (release) found.push(release);
-  return found;
-}
+/** The release that an entry names, where it is among these; entries of one release share the list. */
+const released = ({ entry }: Item, letters: ReadonlyMap<string, readonly Item[]>): readonly Item[] =>
+  letters.get(entry?.release ?? '') ?? NOTHING;
+
+/** The entries that one names, where they are there. */
+const named = (item: Item, names: ReadonlyMap<string, Item | null>): Item[] =>
+  namedBy(item.entry as Entry).flatMap((id) => {
+    const other = names.get(id);
+    return other && other !== item ? [other] : [];
+  });
 
 /** Brings the times of chains in line with their sequence and with what names what. */
 function settleTimes(chains: readonly Item[][], floors: readonly number[]): void {

@@ -35,8 +35,9 @@ interface Checkpoint {
   /** Earliest time at which each device goes on. */
   readonly floors: ReadonlyMap<string, number>;
 }
-/** Items between two checkpoints: one more entry costs half as many, and a checkpoint costs a copy of the site. */
-const CHECKPOINT_EVERY = 256;
+/** Items between two checkpoints at the end of the log, where most news lands; further back they lie further apart: each holds a copy of the site. */
+const LEAST_APART = 128;
+const APART_SHARE = 1 / 8;
 
 /** What came to be known since a replay. */
 export interface News {
@@ -143,8 +144,8 @@ export class Replay {
     let latest = hi;
     for (; this.#next < this.items.length; this.#next++) {
       const last = this.#checkpoints.at(-1)?.at ?? 0;
-      if (this.#next - last >= CHECKPOINT_EVERY && this.#furthest < this.#next)
-        this.#checkpoints.push(this.#here(latest));
+      const apart = Math.max(LEAST_APART, APART_SHARE * (this.items.length - this.#next));
+      if (this.#next - last >= apart && this.#furthest < this.#next) this.#checkpoints.push(this.#here(latest));
       const item = this.items[this.#next] as Item;
       latest = Math.max(latest, item.hi);
       if (item.entry?.device) this.#floors.set(item.entry.device.id, item.earliestMs);

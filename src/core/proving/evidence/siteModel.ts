@@ -1,7 +1,7 @@
 import type { SiteDesign } from '../../design';
 import { canonical } from '../../kernel/canonical';
 import { lineOf } from '../../site/line';
-import { dcLimit } from '../../strings/dcLimit';
+import { dcLimitOn } from '../../strings/dcLimit';
 import type { GateId } from '../gates/machine';
 import type { GateModel } from '../gates/net';
 import { GateNet } from '../gates/net';
@@ -72,9 +72,8 @@ const FACTS: Readonly<Record<Input, (design: SiteDesign, object: string) => unkn
     const strings = own ? [own.string] : (line.unit(object)?.strings ?? []);
     return strings.map((s) => {
       const on = line.placed(s);
-      if (!on?.type) return [s.id, null];
-      const limit = dcLimit({ module: on.module, inverter: on.type, survey: design.survey });
-      return [s.id, limit.value?.limitV ?? limit.missing];
+      const limit = on && dcLimitOn(on, design.survey);
+      return [s.id, limit ? (limit.value?.limitV ?? limit.missing) : null];
     });
   },
 };

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import type { SiteDesign } from '../../design';
-import { median } from '../../kernel/statistics';
+import { medianOfSorted } from '../../kernel/statistics';
 import { fixed } from '../../kernel/quantity';
 import { ask } from '../../kernel/rule';
 import { partId, quantity } from '../../kernel/schema';
 import { lineOf } from '../../site/line';
 import { classOf } from '../../site/parts';
-import { dcLimit } from '../../strings/dcLimit';
+import { dcLimitOn } from '../../strings/dcLimit';
 import { measured, notThere, onUnit } from '../judging';
 import { kind } from '../kind';
 import { PROVING_RULES as RULES } from '../rules';
@@ -32,20 +32,26 @@ function inputsOf(design: SiteDesign, unitId: string, v: Values) {
     const on = line.placed(s);
     return on ? [{ on, volts: read.get(s.id) ?? null, like: classOf(on.plane) }] : [];
   });
+  // Volts per module of like strings, in rising order.
   const moduleV = new Map<string, number[]>();
-  for (const { on, volts, like } of hung)
-    if (volts !== null && volts > 0) moduleV.set(like, [...(moduleV.get(like) ?? []), volts / on.string.modules]);
+  for (const { on, volts, like } of hung) {
+    if (volts === null || !(volts > 0)) continue;
+    const of = moduleV.get(like);
+    if (of) of.push(volts / on.string.modules);
+    else moduleV.set(like, [volts / on.string.modules]);
+  }
+  for (const of of moduleV.values()) of.sort((a, b) => a - b);
   return hung.map(({ on, volts, like }) => {
     const { modules } = on.string;
-    const others = [...(moduleV.get(like) ?? [])];
-    const own = volts === null ? -1 : others.indexOf(volts / modules);
-    if (own >= 0) others.splice(own, 1);
-    const limit = on.type && dcLimit({ module: on.module, inverter: on.type, survey: design.survey }).value;
+    const all = moduleV.get(like) ?? [];
+    const own = volts === null ? -1 : all.indexOf(volts / modules);
+    const others = own < 0 ? all : all.filter((_, i) => i !== own);
+    const limit = dcLimitOn(on, design.survey)?.value;
     return {
       name: `tracker ${on.place?.tracker} input ${on.place?.input}, string ${on.string.number}`,
       voltageV: volts,
       limitV: limit?.limitV ?? null,
-      alikeV: others.length >= SISTERS_MIN ? median(others) * modules : null,
+      alikeV: others.length >= SISTERS_MIN ? medianOfSorted(others) * modules : null,
       modules,
     };
   });

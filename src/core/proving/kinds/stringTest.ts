@@ -7,7 +7,7 @@ import type { StringOnLine } from '../../site/line';
 import { lineOf } from '../../site/line';
 import { sameClass } from '../../site/parts';
 import { coldOnSite } from '../../strings/coldVoltage';
-import { dcLimit } from '../../strings/dcLimit';
+import { dcLimitOn } from '../../strings/dcLimit';
 import type { SiteDesign } from '../../design';
 import { instrumentChecks, lightChecks, notThere, onString, resultOf } from '../judging';
 import type { About } from '../kind';
@@ -97,8 +97,8 @@ const ASKED = new WeakMap<StringOnLine, Asked>();
 function askedOf(on: StringOnLine, design: SiteDesign): Asked {
   const earlier = ASKED.get(on);
   if (earlier) return earlier;
-  const { string, plane, module, type } = on;
-  const limit = type ? dcLimit({ module, inverter: type, survey: design.survey }) : lacking<never>('an input');
+  const { string, plane, module } = on;
+  const limit = dcLimitOn(on, design.survey) ?? lacking<never>('an input');
   const made = {
     module,
     modules: string.modules,
