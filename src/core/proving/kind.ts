@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { SiteDesign } from '../design';
-import type { InstrumentKind, Measured } from '../equipment/instrument';
+import type { Instrument, InstrumentKind, Measured } from '../equipment/instrument';
 import type { Check } from '../kernel/check';
 import type { Entry, EntryOf, EntrySubject, Role, Scope } from './entry';
 import type { GateId } from './gates/machine';
@@ -48,6 +48,13 @@ export interface EntryForm {
   readonly caution?: string;
 }
 
+/** What a question looks at beside the values. */
+export interface Questioned {
+  readonly design: SiteDesign;
+  readonly subject: EntrySubject;
+  readonly instrument: Instrument | null;
+}
+
 /** A row of the pack. */
 export interface Printed {
   readonly title: string;
@@ -78,6 +85,8 @@ export interface RecordKind<K extends string, S extends z.ZodObject> {
   readonly judge: (about: About<z.output<S>>) => Judgement;
   /** Null where the part has no such thing. */
   readonly form: ((design: SiteDesign, subject: EntrySubject) => EntryForm | null) | null;
+  /** What the values make one ask whoever measured, never a verdict: it blocks nothing, and is not printed. Null where nothing is odd. */
+  readonly question?: (values: z.output<S>, asked: Questioned) => string | null;
   /** The entry in one line. */
   readonly line: (values: z.output<S>) => string;
   readonly printed: (Printed & { readonly row: (values: z.output<S>) => readonly string[] }) | null;

@@ -1,18 +1,8 @@
 import type { SiteDesign } from '../design';
 import { openDesign } from '../design/edition';
+import { generator } from '../kernel/generator';
 
 /** Random designs, the same every time: what the schema takes, with inputs missing and limits passed. */
-
-/** Mulberry32: small, seeded, good enough to scatter values. */
-function generator(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 const SERVICES = [
   'earthed wye with neutral (TN-S, TN-C-S)',

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { withRun } from '../ac/edits';
 import type { SiteDesign } from '../design';
+import { generator } from '../kernel/generator';
 import { dayEndMs, siteDay } from '../kernel/siteDay';
 import type { Entry, EntrySubject, Role } from '../proving/entry';
 import { trueMs } from '../proving/entry';
@@ -293,18 +294,6 @@ function midnights(entries: readonly Entry[], nowMs: number): number[] {
   return found;
 }
 
-/** Mulberry32: the same seed, the same history. */
-function generator(seed: number): () => number {
-  let a = seed;
-  return () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
-  };
-}
-
-/** A history by its seed; a failing one is made shorter. */
 export const anyHistory = fc
   .record({ seed: fc.integer(), length: fc.integer({ min: 2, max: 8 }) })
   .map(({ seed, length }) => ({ seed, h: randomHistory(generator(seed), length) }));

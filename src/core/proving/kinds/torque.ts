@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { torqueTarget } from '../../ac/torque';
 import type { SiteDesign } from '../../design';
+import { rangeOf } from '../../equipment/instrument';
 import { ask } from '../../kernel/rule';
 import { quantity } from '../../kernel/schema';
 import { lineOf } from '../../site/line';
@@ -8,6 +9,7 @@ import { measured, notThere, onUnit } from '../judging';
 import { kind } from '../kind';
 import type { TorqueJoint } from '../measure/torqueJoint';
 import { jointsOf, printedTarget, toolHolds } from '../measure/torqueJoint';
+import { sameValuesQuestion } from '../measure/sameValues';
 import { PROVING_RULES as RULES } from '../rules';
 
 const appliedNm = quantity(0.1, 400, 'N·m', 'Applied torque');
@@ -97,6 +99,18 @@ export const TORQUE = kind({
       }),
       caution: 'Dead, locked off and proved dead before hands go in.',
     };
+  },
+  question: (v, { design, subject, instrument }) => {
+    const on = lineOf(design).unit(subject.id);
+    const studs = on && torqueTarget(on.type.bay);
+    const end = new Map(jointsAt(design, subject.id).map((j) => [j.at, j.end]));
+    const joints = v.joints.flatMap(({ at, appliedNm: nm }) => {
+      const targetNm = end.get(at) === 'unit' ? studs?.setNm : v.boardTargetNm;
+      return targetNm === undefined ? [] : [{ at, appliedNm: nm, targetNm }];
+    });
+    const stepNm = (instrument && rangeOf(instrument, 'torque')?.resolution) || null;
+    const seed = v.joints.reduce((sum, j) => Math.round(31 * sum + 1000 * j.appliedNm) % 2 ** 31, 1);
+    return sameValuesQuestion(joints, stepNm, v.mode, seed);
   },
   line: (v) => {
     const nm = v.joints.map((j) => j.appliedNm);

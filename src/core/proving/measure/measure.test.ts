@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { earthFaultPlace } from './earthFault';
 import { judgeGuarded } from './guardBand';
-import { sameValues } from './sameValues';
+import { sameValues, sameValuesQuestion } from './sameValues';
 import { jointsOf, printedTarget } from './torqueJoint';
 import { INSTRUMENTS } from '../../testing/crew';
 import { uncertaintyOf } from '../../equipment/instrument';
@@ -60,6 +60,28 @@ describe('equal torques', () => {
     });
     expect(sameValues(Array<number>(7).fill(21), 0.1, 21, 'readout').ask).toBe(false);
     expect(sameValues(Array<number>(8).fill(21), 0.1, 21, 'readout').ask).toBe(true);
+  });
+
+  const joints = (of: readonly number[], targetNm = 21) =>
+    of.map((appliedNm, i) => ({ at: `joint ${targetNm}-${i + 1}`, appliedNm, targetNm }));
+  it('become a question in words, with three joints to read again: the same three for the same reading', () => {
+    const asked = sameValuesQuestion(joints(eleven), 0.1, 'readout', 7);
+    expect(asked).toMatch(/^11 of 12 joints read 21 N·m\. .* or read (joint 21-\d+, ){2}joint 21-\d+ again\.$/);
+    expect(sameValuesQuestion(joints(eleven), 0.1, 'readout', 7)).toBe(asked);
+    // The joint that read something else is none of them.
+    expect(asked).not.toContain('21-12');
+    const seeds = Array.from({ length: 40 }, (_, seed) => sameValuesQuestion(joints(eleven), 0.1, 'readout', seed));
+    expect(new Set(seeds).size).toBeGreaterThan(20);
+  });
+  it('raise none for a click wrench, for a tool whose display step nobody gave, or where targets differ', () => {
+    expect(sameValuesQuestion(joints(eleven), 0.1, 'click', 7)).toBeNull();
+    expect(sameValuesQuestion(joints(eleven), null, 'readout', 7)).toBeNull();
+    const ends = [...joints(Array<number>(6).fill(21)), ...joints(Array<number>(6).fill(21), 25)];
+    expect(sameValuesQuestion(ends, 0.1, 'readout', 7)).toBeNull();
+    // The end that is odd is asked about, whatever the other says.
+    expect(sameValuesQuestion([...joints([24, 25, 26], 25), ...joints(eleven)], 0.1, 'readout', 7)).toMatch(
+      /^11 of 12/,
+    );
   });
 });
 

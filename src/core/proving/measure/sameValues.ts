@@ -1,3 +1,5 @@
+import { generator } from '../../kernel/generator';
+
 /** Spread of a tool that is read off, share of the target, and when equal figures are asked about (common practice). */
 const SPREAD = 0.015;
 const ASKED_FROM = 8;
@@ -42,4 +44,54 @@ export function sameValues(
   let chance = 0;
   for (let i = most; i <= count; i++) chance += binomial(count, i) * p ** i * (1 - p) ** (count - i);
   return { count, most, chance, ask: count >= ASKED_FROM && chance < ASKED_BELOW };
+}
+
+/** A joint with what was applied and what was wanted, N·m. */
+export interface JointRead {
+  readonly at: string;
+  readonly appliedNm: number;
+  readonly targetNm: number;
+}
+/** Joints that are read again where equal figures are asked about. */
+const READ_AGAIN = 3;
+
+/**
+ * The question that equal torques raise, or null: asked of the joints of one target together. The joints to read again are picked by a seed,
+ * so that anybody who has the reading finds the same. `stepNm`: display step of the tool; null while its sheet does not say, and nothing is asked.
+ */
+export function sameValuesQuestion(
+  joints: readonly JointRead[],
+  stepNm: number | null,
+  mode: 'click' | 'readout',
+  seed: number,
+): string | null {
+  if (stepNm === null) return null;
+  for (const targetNm of new Set(joints.map((j) => j.targetNm))) {
+    const like = joints.filter((j) => j.targetNm === targetNm);
+    const { count, most, ask } = sameValues(
+      like.map((j) => j.appliedNm),
+      stepNm,
+      targetNm,
+      mode,
+    );
+    if (!ask) continue;
+    const figure = like.find(
+      ({ appliedNm }) => like.filter((j) => j.appliedNm === appliedNm).length === most,
+    )?.appliedNm;
+    const picks = picked(
+      like.filter((j) => j.appliedNm === figure).map((j) => j.at),
+      seed,
+    );
+    return `${most} of ${count} joints read ${figure} N·m. A tool that is read off usually varies. Was its setting typed? Change the mode, or read ${picks.join(', ')} again.`;
+  }
+  return null;
+}
+
+function picked(names: readonly string[], seed: number): string[] {
+  const next = generator(seed);
+  return names
+    .map((name) => ({ name, draw: next() }))
+    .sort((a, b) => a.draw - b.draw)
+    .slice(0, READ_AGAIN)
+    .map(({ name }) => name);
 }

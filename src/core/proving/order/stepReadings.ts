@@ -4,6 +4,7 @@ import { gridCodeOf, gridWindow } from '../../site/gridCodes';
 import { lineOf } from '../../site/line';
 import { dcLimit } from '../../strings/dcLimit';
 import { RISE_MOST_K } from '../measure/thermalScan';
+import { PRODUCES_FROM } from '../producing';
 import type { StepState } from '../tables/energiseOrders';
 
 /** What the readings of a step are held against: from the design, and from the readings that stand. */
@@ -78,7 +79,6 @@ export function stepFields(state: StepState, about: Pick<StepAbout, 'design' | '
 /** Bounds of the readings (common practice; 25 V and 60 V: IEC 62109-1, decisive voltage class A, recalled). */
 const UNCHANGED = 0.01;
 const OWN_VOLTAGE = 0.03;
-const STARTED = 0.01;
 const CURRENT_GONE_A = 0.3;
 const DEAD_AC_V = 25;
 const DEAD_DC_V = 60;
@@ -122,7 +122,7 @@ function troublesOf(state: StepState, at: (key: string) => number, about: StepAb
         ? []
         : [`${at('riseK')} K over ambient: unload, then find the joint (limit ${RISE_MOST_K} K, IEC 61439-1).`];
     case 'STOP':
-      return at('powerKw') < STARTED * ratedKw ? [] : [`${at('powerKw')} kW is not under 1 % of ${ratedKw} kW.`];
+      return at('powerKw') < PRODUCES_FROM * ratedKw ? [] : [`${at('powerKw')} kW is not under 1 % of ${ratedKw} kW.`];
     case 'AC_OPEN':
       return gone(at('dcA'));
     case 'DC_OPEN':
@@ -177,7 +177,7 @@ function inWindow(lineV: number, frequencyHz: number, window: GridWindow | null)
 }
 
 function onGrid(powerKw: number, irradianceWm2: number, ratedKw: number, { design, unitId }: StepAbout): string[] {
-  if (!(powerKw > STARTED * ratedKw)) return [`${powerKw} kW is not above 1 % of ${ratedKw} kW.`];
+  if (!(powerKw > PRODUCES_FROM * ratedKw)) return [`${powerKw} kW is not above 1 % of ${ratedKw} kW.`];
   const lightKw = (lineOf(design).hungW(unitId) / 1000) * (irradianceWm2 / 1000);
   const mostKw = Math.min(MOST_OF_LIGHT * lightKw, 1.1 * ratedKw);
   const leastKw = Math.min(LEAST_OF_LIGHT * lightKw, 0.9 * ratedKw);

@@ -3,6 +3,7 @@
   import type { EntrySubject } from '$core/proving/entry';
   import type { Snippet } from 'svelte';
   import { useLog } from '$lib/client/logState.svelte';
+  import { instrumentFor } from '$lib/client/signOn.svelte';
   import Caution from '$lib/ui/Caution.svelte';
   import EditForm from '$lib/ui/form/EditForm.svelte';
 
@@ -32,6 +33,14 @@
   const log = useLog();
   const form = $derived(log.current && kind.form?.(log.current.design, subject));
 
+  /** What the figures as typed make one ask: beside the form, before anybody signs. */
+  function questionOf(typed: Record<string, unknown>): string | null {
+    if (!kind.question || !log.current) return null;
+    const values = kind.values.safeParse(form?.toValues ? form.toValues(typed) : typed);
+    const asked = { design: log.current.design, subject, instrument: instrumentFor(kind.instrument) };
+    return values.success ? kind.question(values.data, asked) : null;
+  }
+
   async function save(typed: Record<string, unknown>) {
     const values = form?.toValues ? form.toValues(typed) : typed;
     const made = await log.add({
@@ -46,6 +55,12 @@
   }
 </script>
 
+{#snippet below(typed: Record<string, unknown>)}
+  {@const question = questionOf(typed)}
+  {@render extra?.(typed)}
+  {#if question}<p role="status" class="border-l-4 border-tight bg-paper p-2 text-sm">{question}</p>{/if}
+{/snippet}
+
 {#if form}
   {#if form.caution}<Caution>{form.caution}</Caution>{/if}
   {#key `${kind.kind}|${subject.id}|${log.entries.length}|${JSON.stringify(prefill)}`}
@@ -56,7 +71,7 @@
       groups={form.groups}
       {label}
       {save}
-      {extra}
+      extra={below}
     />
   {/key}
 {/if}

@@ -3,7 +3,7 @@
   import { isClosed } from '$core/proving/gates/machine';
   import type { SiteDesign } from '$core/design';
   import type { EntrySubject } from '$core/proving/entry';
-  import { measuring } from '$core/proving/kinds';
+  import { kindOf, measuring } from '$core/proving/kinds';
   import { inHand } from '$core/proving/zones';
   import { signOn } from '$lib/client/signOn.svelte';
   import { useLog } from '$lib/client/logState.svelte';
@@ -21,6 +21,9 @@
   const kind = $derived(measuring(gate.id));
   const readings = $derived(log.evidence.readings(gate.id, proof.object));
   const newest = $derived(readings.at(-1));
+  const question = $derived(
+    newest && kindOf(newest.by).question?.(newest.by.values, { design, subject, instrument: newest.by.instrument }),
+  );
   let acceptReason = $state('');
   const held = $derived(inHand(log.evidence).find((w) => w.gate === gate.id && w.object === proof.object));
   const work = (doing: 'begins' | 'ends') => log.add({ kind: 'work', subject, values: { gate: gate.id, doing } });
@@ -63,6 +66,7 @@
   {#if newest}<p class="mb-2 text-sm text-dim">
       Last: <span class="num">{when(newest.by.doneAt)}</span>
       {lineOfEntry(newest.by)} · {newest.by.by}
+      {#if question}<span class="block border-l-4 border-tight pl-2 text-ink">{question}</span>{/if}
     </p>{/if}
   {#if gate.zone === 'live'}<Caution
       >Live parts within reach: one hand, barrier the rest, meter proved before and after. Nobody with hands inside

@@ -2,6 +2,7 @@ import { practice } from '../../../kernel/check';
 import { atMost, withVerdict } from '../../../kernel/judgement';
 import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
+import { PRODUCES_FROM } from '../../producing';
 
 export interface StopReading {
   readonly secondsToZero: number;
@@ -12,9 +13,6 @@ export interface StopReading {
   /** Delay of the grid code after a reset; null while the code is unknown. */
   readonly delayS: number | null;
 }
-
-/** Share of the rating under which a unit counts as stopped, per cent (common practice). */
-const STOPPED_BELOW_PERCENT = 1;
 
 /** Stop under power: down within the stated time, staying down until reset, and waiting the full delay after it. */
 export const STOP_TEST = rule<StopReading>()({
@@ -30,7 +28,7 @@ export const STOP_TEST = rule<StopReading>()({
       working: () => [`${fixed(leftPercent, 2)} % of the rating left after ${secondsToZero} s of ${statedS} s`],
     });
     const broken = [
-      ...(leftPercent < STOPPED_BELOW_PERCENT ? [] : ['power is left: the stop does not stop']),
+      ...(leftPercent < 100 * PRODUCES_FROM ? [] : ['power is left: the stop does not stop']),
       ...(restarted ? ['it came back before the reset'] : []),
       ...(waitedAgainS >= delayS ? [] : [`it waited ${waitedAgainS} s after the reset, not ${delayS} s`]),
     ];
