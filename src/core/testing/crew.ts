@@ -28,13 +28,13 @@ const instrument = (
   calibratedUntil: '2027-02-28',
   ranges,
 });
-const range = (of: Instrument['ranges'][number]['of'], min: number, max: number) => ({
+const range = (of: Instrument['ranges'][number]['of'], min: number, max: number, resolution: number | null = null) => ({
   of,
   min,
   max,
   accuracyPercent: null,
   digits: null,
-  resolution: null,
+  resolution,
 });
 export const INSTRUMENTS = {
   'PV tester': instrument('PV tester', 'PV test set', 'PTS-0417', [
@@ -52,7 +52,7 @@ export const INSTRUMENTS = {
     range('DC voltage', -1500, 1500),
     range('frequency', 10, 500),
   ]),
-  'torque tool': instrument('torque tool', 'Torque wrench 10–60 N·m', 'TW-118', [range('torque', 10, 60)]),
+  'torque tool': instrument('torque tool', 'Torque wrench 10–60 N·m', 'TW-118', [range('torque', 10, 60, 0.1)]),
   'residual-current tester': instrument('residual-current tester', 'Residual tester', 'RES-0071'),
   'clamp meter': instrument('clamp meter', 'Clamp', 'CLA-3310', [range('current', 0, 1000)]),
   'thermal camera': instrument('thermal camera', 'Thermal camera', 'THC-0208'),
