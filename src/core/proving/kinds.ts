@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { withArticle } from '../kernel/words';
 import type { Entry } from './entry';
 import { entryShape } from './entry';
 import type { GateId } from './gates/machine';
@@ -36,7 +37,7 @@ export const recordSchema = z
     const k = BY_NAME.get(entry.kind);
     if (!k) return;
     if (!k.scopes.includes(entry.subject.scope))
-      say(['subject'], `${k.title} belongs to a ${k.scopes.join(' or a ')}.`);
+      say(['subject'], `${k.title} belongs to ${k.scopes.map(withArticle).join(' or ')}.`);
     if (entry.corrects !== null && !entry.reason?.trim()) say(['reason'], 'A correction needs a reason.');
     if (entry.corrects !== null && !k.correctable) say(['corrects'], `${k.title} is not corrected: make a new entry.`);
     if (k.instrument === null) return;
@@ -45,7 +46,7 @@ export const recordSchema = z
     if (!k.instrument.includes(instrument.kind))
       say(
         ['instrument', 'kind'],
-        `${k.title} is measured with a ${k.instrument.join(' or ')}, not with a ${instrument.kind}.`,
+        `${k.title} is measured with ${k.instrument.map(withArticle).join(' or ')}, not with ${withArticle(instrument.kind)}.`,
       );
     for (const { of, value, path } of k.measured?.(entry.values) ?? []) {
       const range = instrument.ranges.find((r) => r.of === of);

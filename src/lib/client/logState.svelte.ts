@@ -3,6 +3,7 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Instrument } from '$core/equipment/instrument';
 import type { Verdict } from '$core/kernel/check';
 import { worstOf } from '$core/kernel/check';
+import { withArticle } from '$core/kernel/words';
 import { admit } from '$core/proving/door';
 import type { Entry, EntrySubject } from '$core/proving/entry';
 import type { Evidence } from '$core/proving/evidence';
@@ -124,7 +125,7 @@ export class LogState {
     const instrument: Instrument | null = instrumentFor(wanted);
     if (wanted && !instrument)
       return refusal(
-        `This is measured with a ${wanted.join(' or ')}: add yours to the instruments at hand.`,
+        `This is measured with ${wanted.map(withArticle).join(' or ')}: add yours to the instruments at hand.`,
         '/instrument',
       );
     const { offsetMs, roundTripMs } = this.#clock;

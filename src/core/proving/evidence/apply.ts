@@ -1,3 +1,4 @@
+import { withArticle } from '../../kernel/words';
 import type { Entry } from '../entry';
 import type { GateId, GateRow } from '../gates/machine';
 import { gateKey, gateRow, wantsSafeDay } from '../gates/machine';
@@ -107,7 +108,8 @@ export class Application implements Applied {
 
   #tick(entry: Entry, gate: GateId, result: Result): void {
     const row = gateRow(gate);
-    if (row.scope !== entry.subject.scope) return this.note(entry, `Gate ${gate} belongs to a ${row.scope}.`);
+    if (row.scope !== entry.subject.scope)
+      return this.note(entry, `Gate ${gate} belongs to ${withArticle(row.scope)}.`);
     const measured = byMeasurement(gate, result);
     if (measured) return this.note(entry, measured);
     this.read(entry, gate, result);

@@ -27,7 +27,7 @@ describe('a correction', () => {
   it('stands for nothing else', () => {
     expect(correctionTrouble(changed(tick, {}), undefined, DAY)).toMatch(/not on record/);
     for (const reason of [null, '', '  ']) expect(trouble({ reason })).toMatch(/needs a reason/);
-    expect(trouble({ kind: 'torque' })).toMatch(/A torque entry cannot correct a gate entry/);
+    expect(trouble({ kind: 'torque' })).toMatch(/of kind torque cannot correct one of kind gate/);
     expect(trouble({ subject: { scope: 'inverter', id: 'inv-2' } })).toMatch(/same part/);
     expect(trouble({ subject: { scope: 'string', id: 'inv-1' } })).toMatch(/same part/);
     expect(trouble({ values: { ...tick.values, gate: 'I-MOUNT' } })).toMatch(/same gate/);
@@ -38,8 +38,8 @@ describe('a correction', () => {
     expect(of({ seen: 'something else' })).toBeNull();
   });
   it('is made by nobody below who made the entry', () => {
-    expect(trouble({ role: 'lead', licensedUntil: null })).toMatch(/corrected by a electrician or above/);
-    expect(trouble({ licensedUntil: '2026-05-03' })).toMatch(/corrected by a electrician/);
+    expect(trouble({ role: 'lead', licensedUntil: null })).toMatch(/corrected by an electrician or above/);
+    expect(trouble({ licensedUntil: '2026-05-03' })).toMatch(/corrected by an electrician/);
     const byHelper = { ...tick, role: 'helper' as const };
     for (const role of ['helper', 'lead', 'electrician'] as const) expect(trouble({ role }, byHelper)).toBeNull();
     for (const role of ['designer', 'reader'] as const) expect(trouble({ role }, byHelper)).toMatch(/helper or above/);

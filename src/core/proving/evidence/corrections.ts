@@ -1,3 +1,4 @@
+import { withArticle } from '../../kernel/words';
 import type { Entry } from '../entry';
 import { rankOf } from '../gates/machine';
 import { GATE } from '../kinds/gate';
@@ -8,7 +9,7 @@ import { standing } from './people';
 export function correctionTrouble(entry: Entry, target: Entry | undefined, day: string): string | null {
   if (!target) return 'The entry to correct is not on record here.';
   if (!(entry.reason ?? '').trim()) return 'A correction needs a reason.';
-  if (target.kind !== entry.kind) return `A ${entry.kind} entry cannot correct a ${target.kind} entry.`;
+  if (target.kind !== entry.kind) return `An entry of kind ${entry.kind} cannot correct one of kind ${target.kind}.`;
   if (target.subject.scope !== entry.subject.scope || target.subject.id !== entry.subject.id)
     return 'A correction belongs to the same part of the site.';
   if (GATE.is(entry) && GATE.is(target) && entry.values.gate !== target.values.gate)
@@ -20,6 +21,6 @@ export function correctionTrouble(entry: Entry, target: Entry | undefined, day: 
   )
     return 'A correction belongs to the same step.';
   if (standing(entry, day) < rankOf(target.role))
-    return `An entry of a ${target.role} is corrected by a ${target.role} or above.`;
+    return `An entry of ${withArticle(target.role)} is corrected by ${withArticle(target.role)} or above.`;
   return null;
 }

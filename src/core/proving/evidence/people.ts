@@ -1,3 +1,4 @@
+import { withArticle } from '../../kernel/words';
 import type { Entry } from '../entry';
 import { maySign, rankOf } from '../gates/machine';
 import type { GateRow } from '../gates/machine';
@@ -19,5 +20,5 @@ export function whyNot(row: GateRow, entry: Entry, day: string): string {
   const lapsed = entry.role === 'electrician' && !isElectrician(entry, day);
   return lapsed
     ? `Gate ${row.id} is signed by the electrician with a licence valid on ${day}${entry.licensedUntil ? ` (this one ended ${entry.licensedUntil})` : ' (none is given)'}.`
-    : `Gate ${row.id} is signed by the ${row.signer}; a ${entry.role} may not.`;
+    : `Gate ${row.id} is signed by the ${row.signer}; ${withArticle(entry.role)} may not.`;
 }

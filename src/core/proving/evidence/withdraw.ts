@@ -1,3 +1,4 @@
+import { withArticle } from '../../kernel/words';
 import type { Entry } from '../entry';
 import type { GateId, GateRow } from '../gates/machine';
 import { gateKey, gateRow } from '../gates/machine';
@@ -62,7 +63,7 @@ export function withdraw(app: Applied, gate: GateId, object: string, why: string
 export function happened(app: Applied, entry: Entry, what: string): void {
   const happening: Happening | undefined = HAPPENINGS.find((h) => h.what === what);
   if (!happening || happening.scope !== entry.subject.scope)
-    return app.note(entry, `${what} happens to a ${happening?.scope ?? 'known part'}.`);
+    return app.note(entry, `${what} happens to ${withArticle(happening?.scope ?? 'known part')}.`);
   for (const [gate, object] of withdrawnBy(app, happening, entry.subject.id)) withdraw(app, gate, object, what);
   if (happening.allThatRests) resetRun(app, entry.subject.id);
 }

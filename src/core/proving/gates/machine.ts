@@ -51,7 +51,7 @@ export function judgeWaiver(
   if (!allowed)
     return {
       waived: false,
-      why: `Only a ${gate.waiver === 'electrician' ? 'electrician' : 'lead or electrician'} may waive ${gate.id}.`,
+      why: `Only ${gate.waiver === 'electrician' ? 'an electrician' : 'a lead or electrician'} may waive ${gate.id}.`,
     };
   if (reason.trim().length < REASON_MIN)
     return { waived: false, why: `Give a reason of at least ${REASON_MIN} characters.` };

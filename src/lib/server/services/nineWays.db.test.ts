@@ -131,7 +131,7 @@ describe('the record is not talked round', () => {
       { gate: 'I-COVER', result: 'fail', evidence: 'open' },
       { corrects: cover?.id ?? '', reason: 'saw it open', role: 'helper' },
     );
-    expect(await send(s, helper)).toMatch(/corrected by a electrician or above/);
+    expect(await send(s, helper)).toMatch(/corrected by an electrician or above/);
     expect(await s.state('I-COVER', UNIT)).toBe('passed');
   });
 

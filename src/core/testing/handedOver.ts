@@ -1,0 +1,29 @@
+import { withRun } from '../ac/edits';
+import type { SiteDesign } from '../design';
+import { withStrings } from '../strings/arrange';
+import { legalLayout } from '../strings/layout/legalLayout';
+import { Crew } from './crew';
+import { plane, runOf, siteOf } from './examples';
+
+/** Two units with two strings each, and every device fitted that has a gate of its own. */
+export const twoUnits: SiteDesign = (() => {
+  const bare = siteOf(2, [plane('south', 72)]);
+  const laid = withStrings(bare, legalLayout(bare).strings);
+  const hung = { ...laid, survey: { ...laid.survey, rcdFitted: true, stopFitted: true, contactsFitted: true } };
+  return ['inv-1', 'inv-2'].reduce((d, id) => withRun(d, runOf(id)), hung);
+})();
+
+/** Both on grid and the whole site handed over, on its first release. */
+export function handedOver(): Crew {
+  const crew = new Crew(twoUnits);
+  crew.site();
+  for (const { id } of twoUnits.inverters) {
+    crew.unit(id);
+    for (const gate of ['I-RCD', 'I-PERMIT'] as const) crew.prove(gate, id);
+    crew.switch(id);
+    for (const gate of ['I-DRY', 'I-THERM', 'I-SISTER'] as const) crew.prove(gate, id);
+  }
+  for (const { id } of twoUnits.strings) crew.prove('D-ISC', id, { minutes: 0.1 });
+  for (const gate of ['S-BUS', 'S-METER', 'S-ESTOP', 'S-SOAK', 'S-PERF', 'S-HAND'] as const) crew.prove(gate);
+  return crew;
+}
