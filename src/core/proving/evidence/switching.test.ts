@@ -1,0 +1,209 @@
+import { describe, expect, it } from 'vitest';
+import { withRun } from '../../ac/edits';
+import { Crew } from '../../testing/crew';
+import { runOf } from '../../testing/examples';
+import { twoUnits } from '../../testing/handedOver';
+import type { Entry } from '../entry';
+import { evidence } from '../evidence';
+import type { StepState } from '../tables/energiseOrders';
+import { stepsOf } from '../tables/energiseOrders';
+
+const UNIT = 'inv-1';
+const inverter = { scope: 'inverter', id: UNIT } as const;
+const releasesOf = (crew: Crew) => [{ letter: 'A', atMs: Date.parse('2026-05-01T08:00:00Z'), design: crew.design }];
+const look = (crew: Crew) => evidence({ releases: releasesOf(crew), entries: crew.entries }, crew.nowMs + 60_000);
+const note = (crew: Crew, entry: Entry) => look(crew).notes.get(entry.id);
+const run = (crew: Crew) => look(crew).unit(UNIT).run;
+const lost = (crew: Crew, order: '1' | '2' | '3' | 'off' = '1') => look(crew).next(UNIT, order)?.lost;
+
+function permitted(design = twoUnits): Crew {
+  const crew = new Crew(design);
+  crew.site();
+  crew.unit(UNIT);
+  for (const gate of ['I-RCD', 'I-PERMIT', 'I-SETUP'] as const) crew.prove(gate, UNIT);
+  return crew;
+}
+const steps = (crew: Crew, order: '1' | '2' | '3' | 'off', upTo: StepState): Entry[] => {
+  const made: Entry[] = [];
+  for (const { state } of stepsOf(order)) {
+    made.push(crew.step(UNIT, order, state));
+    if (state === upTo) break;
+  }
+  return made;
+};
+
+describe('the guards of a step', () => {
+  it('are the safe day, the permit and what the step itself asks: each named while it is open', () => {
+    expect(lost(permitted())).toEqual([]);
+    const bare = new Crew(twoUnits);
+    expect(lost(bare)?.slice(0, 2)).toEqual(['gate S-SAFE is not closed', 'gate I-PERMIT@inv-1 is not closed']);
+    const crew = permitted();
+    steps(crew, '1', 'AC_CLOSED');
+    expect(look(crew).next(UNIT, '1')).toMatchObject({ state: 'DC_CLOSED', lost: [] });
+    crew.add('happening', { scope: 'string', id: 's-1' }, { what: 'string cable damaged', seen: 'a squirrel' });
+    const said = lost(crew) ?? [];
+    expect(said[0]).toBe(
+      'the order stopped: the permit was withdrawn; isolate the unit and prove it dead, then begin again',
+    );
+    expect(said).toContain('gate I-PERMIT@inv-1 is not closed');
+    expect(said).toContain('gate D-VOC@s-1 is not closed');
+    expect(said).not.toContain('gate D-VOC@s-2 is not closed');
+    // A string of another unit is no guard of this one.
+    expect(said.join()).not.toMatch(/s-3|s-4|inv-2/);
+  });
+  it('never stand in the way of switching off', () => {
+    expect(lost(new Crew(twoUnits), 'off')).toEqual([]);
+    const crew = permitted();
+    crew.switch(UNIT);
+    crew.add('happening', inverter, { what: 'unit unsafe', seen: 'smoke' });
+    expect(look(crew).next(UNIT, 'off')).toMatchObject({ state: 'STOP', lost: [] });
+  });
+  it('hold one order to its end, and none while the unit is being switched off', () => {
+    const crew = permitted();
+    steps(crew, '2', 'LOCKED_OFF');
+    expect(lost(crew, '1')).toEqual(['order 2 was begun']);
+    expect(lost(crew, '2')).toEqual([]);
+    steps(crew, 'off', 'STOP');
+    expect(lost(crew, '2')).toEqual([
+      'the order stopped: it was switched off; isolate the unit and prove it dead, then begin again',
+      'the unit is being switched off',
+    ]);
+    expect(look(crew).next(UNIT, 'off')?.state).toBe('AC_OPEN');
+  });
+  it('ask an electrician with a licence of that day, the step that is next, and its wait', () => {
+    const crew = permitted();
+    const said = (state: StepState, over = {}) => {
+      const step = crew.step(UNIT, '1', state, over);
+      const why = note(crew, step);
+      crew.entries.pop();
+      return why;
+    };
+    for (const over of [{ role: 'lead', licensedUntil: null }, { licensedUntil: '2026-05-03' }] as const)
+      expect(said('LOCKED_OFF', over)).toBe('A step is made by an electrician with a valid licence.');
+    expect(said('AC_CLOSED')).toBe('AC_CLOSED is not the next step: LOCKED_OFF is.');
+    expect(said('LOCKED_OFF')).toBeUndefined();
+    crew.switch(UNIT);
+    crew.step(UNIT, '1', 'SETTLED');
+    expect(said('SETTLED')).toBe('Nothing is left to do in this order: SETTLED was not asked for.');
+    expect(look(crew).next(UNIT, '1')).toBeNull();
+  });
+  it('are not closed without the grid code that sets the windows and the wait', () => {
+    const crew = permitted({ ...twoUnits, survey: { ...twoUnits.survey, gridCode: null } });
+    expect(lost(crew)).toEqual(['gate I-PERMIT@inv-1 is not closed']);
+  });
+});
+
+describe('switching off', () => {
+  it('leaves a unit that was on switched off and dead, and the order to begin anew', () => {
+    const crew = permitted();
+    crew.switch(UNIT);
+    expect(run(crew)).toMatchObject({ order: '1', live: true, isolating: false });
+    steps(crew, 'off', 'PROVE_DEAD');
+    expect(run(crew)).toMatchObject({ isolating: true, live: true });
+    expect(run(crew).off.length).toBe(5);
+    crew.step(UNIT, 'off', 'SAFE');
+    expect(run(crew)).toMatchObject({ order: null, done: [], stopped: null, isolating: false, live: false });
+    // It was over when it was switched off: nothing stopped.
+    const half = permitted();
+    half.switch(UNIT);
+    steps(half, 'off', 'STOP');
+    expect(run(half).stopped).toBeNull();
+  });
+  it('can be begun again after it was done', () => {
+    const crew = permitted();
+    steps(crew, 'off', 'SAFE');
+    expect(look(crew).next(UNIT, 'off')?.state).toBe('STOP');
+    steps(crew, 'off', 'STOP');
+    expect(run(crew).off.length).toBe(1);
+    expect(look(crew).next(UNIT, 'off')?.state).toBe('AC_OPEN');
+  });
+});
+
+describe('a step put right', () => {
+  const right = { reason: 'typed the wrong phase' };
+  it('as expected stands in its place, and nothing stops', () => {
+    const crew = permitted();
+    const [, ac] = steps(crew, '1', 'DC_CLOSED');
+    const again = crew.step(UNIT, '1', 'AC_CLOSED', { ...right, corrects: ac?.id ?? '', readings: { l12V: 402 } });
+    expect(run(crew).done.map((d) => d.id)[1]).toBe(again.id);
+    expect(run(crew)).toMatchObject({ stopped: null });
+    expect(look(crew).next(UNIT, '1')).toMatchObject({ state: 'SELF_CHECK', lost: [] });
+    // The next correction names the newer one.
+    crew.step(UNIT, '1', 'AC_CLOSED', { ...right, corrects: again.id, readings: { l12V: 300 } });
+    expect(run(crew).stopped).toMatch(/^AC_CLOSED was corrected: L1–L2: 300 V is over 1 %/);
+  });
+  it('on grid, that was not on grid, leaves the gate open and stops nothing that is over', () => {
+    const crew = permitted();
+    crew.switch(UNIT);
+    const onGrid = crew.entries.at(-1) as Entry;
+    expect(look(crew).gate('I-ONGRID', UNIT)?.state).toBe('passed');
+    const better = crew.step(UNIT, '1', 'ON_GRID', { ...right, corrects: onGrid.id });
+    expect(look(crew).gate('I-ONGRID', UNIT)?.by?.id).toBe(better.id);
+    crew.step(UNIT, '1', 'ON_GRID', { ...right, corrects: better.id, readings: { powerKw: 0.1 } });
+    expect(look(crew).gate('I-ONGRID', UNIT)?.state).toBe('open');
+    expect(run(crew).stopped).toBeNull();
+    expect(run(crew).live).toBe(true);
+  });
+  it('of one that never counted changes nothing', () => {
+    const crew = permitted();
+    const early = crew.step(UNIT, '1', 'AC_CLOSED');
+    const was = run(crew);
+    crew.step(UNIT, '1', 'AC_CLOSED', { ...right, corrects: early.id, readings: { l12V: 300 } });
+    expect(run(crew)).toEqual(was);
+    expect(was.live).toBe(true);
+  });
+  it('while it is being switched off goes back to before that step', () => {
+    const crew = permitted();
+    crew.switch(UNIT);
+    const [stop, open] = steps(crew, 'off', 'DC_OPEN');
+    crew.step(UNIT, 'off', 'AC_OPEN', { ...right, corrects: open?.id ?? '', readings: { dcA: 4 } });
+    expect(run(crew)).toMatchObject({ isolating: true, live: true });
+    expect(run(crew).off.map((d) => d.id)).toEqual([stop?.id]);
+    crew.step(UNIT, 'off', 'STOP', { ...right, corrects: stop?.id ?? '', readings: { powerKw: 40 } });
+    expect(run(crew)).toMatchObject({ isolating: false, off: [] });
+  });
+  it('after it was proved dead, that was not dead: the unit is live, and an order that was begun since has stopped', () => {
+    const crew = permitted();
+    crew.switch(UNIT);
+    const off = steps(crew, 'off', 'SAFE');
+    const dead = off.find((e) => e.values['state'] === 'PROVE_DEAD')?.id ?? '';
+    const wrong = { ...right, corrects: dead, readings: { l12V: 400 } };
+    crew.step(UNIT, 'off', 'PROVE_DEAD', wrong);
+    expect(run(crew)).toMatchObject({ live: true, off: [], stopped: null, isolating: false });
+    const begun = permitted();
+    begun.switch(UNIT);
+    const first = steps(begun, 'off', 'SAFE').find((e) => e.values['state'] === 'PROVE_DEAD')?.id ?? '';
+    begun.step(UNIT, '1', 'LOCKED_OFF');
+    expect(run(begun).live).toBe(false);
+    begun.step(UNIT, 'off', 'PROVE_DEAD', { ...wrong, corrects: first });
+    expect(run(begun)).toMatchObject({ live: true, stopped: 'it was not dead' });
+  });
+});
+
+describe('the alarm', () => {
+  it('says which gates are open and that the permit has to be given anew, on the unit that is live alone', () => {
+    const crew = permitted();
+    crew.add('happening', inverter, { what: 'earth opened', seen: 'the strap hangs down' });
+    expect(look(crew).switchOff).toEqual([]);
+    const live = permitted();
+    live.switch(UNIT);
+    live.add('happening', inverter, { what: 'earth opened', seen: 'the strap hangs down' });
+    expect(look(live).switchOff).toEqual([
+      {
+        unit: UNIT,
+        why: [
+          ...['I-ACV', 'I-RCD', 'I-DCLAND', 'I-COVER'].map((g) => `${g}@inv-1 is not closed`),
+          'the permit was withdrawn and not given anew',
+        ],
+      },
+    ]);
+  });
+  it('asks of a unit without its device nothing of that device', () => {
+    const bare = withRun(twoUnits, runOf(UNIT, { residualFitted: false }));
+    const crew = new Crew(bare);
+    crew.site();
+    crew.unit(UNIT);
+    crew.prove('I-SETUP', UNIT);
+    expect(lost(crew)).toEqual([]);
+  });
+});
