@@ -1,22 +1,15 @@
-import type { Entry, Scope } from '../entry';
+import type { Entry } from '../entry';
+import { STEP } from '../kinds/step';
 import type { Known } from './applied';
 import { Application } from './apply';
-import type { Chain, Item } from './items';
+import type { Item } from './items';
 import { chainsOf } from './items';
+import type { UnitsOf } from './ordering';
+import { Touching, inOneOrder, precedes } from './ordering';
 import { Moment } from './state';
 import type { PartKey } from './state';
 import { timeOf } from './times';
 import { leaveOpen } from './withdraw';
-
-/** Kinds that move no gate: they commute with everything. */
-const SILENT: ReadonlySet<string> = new Set(['open-point', 'signature', 'work']);
-
-/** What an item can touch: everything, a unit with its strings, or one string of a unit; two that share nothing commute. */
-interface Touch {
-  readonly everything: boolean;
-  readonly units: readonly string[];
-  readonly string: string | null;
-}
 
 /** Orders tried where clocks leave the order open; past this the gates concerned are taken as open until proved anew. */
 const ORDERS_MOST = 4000;
@@ -48,9 +41,6 @@ export interface News {
   readonly changed: readonly Entry[];
 }
 
-/** The units that an entry about a part can touch. */
-export type UnitsOf = (scope: Scope, id: string) => readonly string[];
-
 /** Items in one order that fits, with what else they allow. */
 export class Replay {
   #states: Application[];
@@ -65,6 +55,7 @@ export class Replay {
   /** So many items apart, and one behind the last item. */
   readonly #checkpoints: Checkpoint[];
   readonly #end: Checkpoint;
+  readonly #touching: Touching;
 
   private constructor(
     readonly known: Known,
@@ -75,6 +66,7 @@ export class Replay {
     earlier: readonly Checkpoint[],
   ) {
     this.#checkpoints = [...earlier];
+    this.#touching = new Touching(unitsOf);
     this.#next = from.at;
     this.#furthest = from.at - 1;
     this.#states = from.states.map((s) => new Application(known, s.fork()));
@@ -162,53 +154,17 @@ export class Replay {
     return { at: this.#next, hi, states, apart: new Set(this.#apart), floors: new Map(this.#floors) };
   }
 
-  readonly #touches = new Map<Item, Touch>();
-  #touch(item: Item): Touch {
-    const known = this.#touches.get(item) ?? touchOf(item.entry, this.unitsOf);
-    this.#touches.set(item, known);
-    return known;
-  }
-
   /** Items not done that may have come before this one and do not commute with it. */
   #conflicts(item: Item): Item[] | null {
     let found: Item[] | null = null;
     for (let i = this.#next; i < this.items.length; i++) {
       const other = this.items[i] as Item;
       if (other.lo > item.hi) break;
-      if (other === item || other.done || other.chain === item.chain || !this.#dependent(item, other)) continue;
-      if (!this.#ordered(item, other)) (found ??= []).push(other);
+      if (other === item || other.done || other.chain === item.chain || !this.#touching.dependent(item, other))
+        continue;
+      if (!precedes(item, other) && !precedes(other, item)) (found ??= []).push(other);
     }
     return found;
-  }
-
-  #dependent(a: Item, b: Item): boolean {
-    const [x, y] = [this.#touch(a), this.#touch(b)];
-    if (x.everything || y.everything)
-      return (x.everything || x.units.length > 0) && (y.everything || y.units.length > 0);
-    if (!x.units.some((u) => y.units.includes(u))) return false;
-    return x.string === null || y.string === null || x.string === y.string;
-  }
-
-  /** Whether two items have an order by their chain, or by what names what, or by time. */
-  #ordered(a: Item, b: Item): boolean {
-    return this.#precedes(a, b) || this.#precedes(b, a);
-  }
-
-  #precedes(a: Item, b: Item): boolean {
-    if (a.hi < b.lo) return true;
-    if (a.lo > b.hi) return false;
-    const look: Item[] = [b];
-    const seen = new Set<Item>();
-    while (look.length) {
-      const item = look.pop() as Item;
-      for (const p of [item.before, ...item.after])
-        if (p && !seen.has(p) && p.place >= a.place) {
-          if (p === a || a.hi < p.lo) return true;
-          seen.add(p);
-          look.push(p);
-        }
-    }
-    return false;
   }
 
   /** The conflict with everything that conflicts with it, and all that must come before any of it. */
@@ -219,7 +175,7 @@ export class Replay {
       for (let i = this.#next; i < this.items.length; i++) {
         const other = this.items[i] as Item;
         if (other.lo > item.lo) break;
-        if (!other.done && this.#precedes(other, item)) all.add(other);
+        if (!other.done && precedes(other, item)) all.add(other);
       }
     }
     return [...all].sort((a, b) => a.place - b.place);
@@ -227,7 +183,7 @@ export class Replay {
 
   /** Every order that a set of items allows, from every state so far. */
   #everyOrder(items: readonly Item[]): void {
-    const precedes = items.map((b) => items.map((a) => a !== b && this.#precedes(a, b)));
+    const before = items.map((b) => items.map((a) => a !== b && precedes(a, b)));
     const all = 2n ** BigInt(items.length) - 1n;
     let front = new Map<bigint, Application[]>([[0n, this.#states.map((s) => this.#watched(s))]]);
     let tried = 0;
@@ -235,10 +191,12 @@ export class Replay {
       const next = new Map<bigint, Application[]>();
       for (const [done, states] of front) {
         const undone = items.map((_, i) => i).filter((i) => !(done & (1n << BigInt(i))));
-        const ready = undone.filter((i) => !undone.some((j) => precedes[i]?.[j]));
+        const ready = undone.filter((i) => !undone.some((j) => before[i]?.[j]));
         const alone = ready.find(
           (i) =>
-            !undone.some((j) => j !== i && !precedes[j]?.[i] && this.#dependent(items[i] as Item, items[j] as Item)),
+            !undone.some(
+              (j) => j !== i && !before[j]?.[i] && this.#touching.dependent(items[i] as Item, items[j] as Item),
+            ),
         );
         for (const i of alone === undefined ? ready : [alone]) {
           const key = done | (1n << BigInt(i));
@@ -308,40 +266,14 @@ export class Replay {
     for (const state of this.#states) {
       state.moment.touched = new Set(this.#apart);
       for (const item of items) state.item(item);
-      leaveOpen(state, state.moment.touched, LEFT_OPEN, new Set());
+      leaveOpen(state, state.moment.touched, LEFT_OPEN, switchedOn(items));
     }
     this.#settle(items, this.#states);
   }
 }
 
-function touchOf(entry: Entry | null, unitsOf: (scope: Scope, id: string) => readonly string[]): Touch {
-  if (entry === null) return { everything: true, units: [], string: null };
-  if (SILENT.has(entry.kind)) return { everything: false, units: [], string: null };
-  const { scope, id } = entry.subject;
-  if (scope === 'site') return { everything: true, units: [], string: null };
-  return { everything: false, units: unitsOf(scope, id), string: scope === 'string' ? id : null };
-}
-
-/** One order that fits: by earliest time, and of equals the chains in their sequence and the named before what names them. */
-function inOneOrder(chains: readonly Chain[]): readonly Item[] {
-  const all = chains.flat();
-  all.forEach((item, i) => (item.place = i));
-  all.sort((a, b) => a.lo - b.lo || a.place - b.place);
-  all.forEach((item, i) => (item.place = i));
-  return all.some((i) => i.after.some((a) => a.place > i.place)) ? namedFirst(all) : all;
-}
-
-/** Moves an item behind what it names where both have the same earliest time; a circle of names is cut where it is first met. */
-function namedFirst(sorted: readonly Item[]): Item[] {
-  const out: Item[] = [];
-  const met = new Set<Item>();
-  const place = (item: Item): void => {
-    if (met.has(item)) return;
-    met.add(item);
-    if (item.before) place(item.before);
-    for (const named of item.after) place(named);
-    out.push(item);
-  };
-  for (const item of sorted) place(item);
-  return out;
-}
+/** Units at which some of these may have switched something on last. */
+const switchedOn = (items: readonly Item[]): ReadonlySet<string> =>
+  new Set(
+    items.flatMap(({ entry }) => (entry && STEP.is(entry) && entry.values.order !== 'off' ? [entry.subject.id] : [])),
+  );

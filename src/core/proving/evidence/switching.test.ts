@@ -206,4 +206,21 @@ describe('the alarm', () => {
     crew.prove('I-SETUP', UNIT);
     expect(lost(crew)).toEqual([]);
   });
+
+  it('is on where clocks leave open whether a switch was closed after the unit was proved dead', () => {
+    const crew = permitted();
+    const over = (n: number) => ({ device: { id: `p${n}`, roundTripMs: 4e6 }, minutes: 0.01 });
+    for (const state of ['LOCKED_OFF', 'AC_CLOSED'] as const) crew.step(UNIT, '1', state, over(1));
+    for (const { state } of stepsOf('off')) crew.step(UNIT, 'off', state, over(2));
+    expect(run(crew).live).toBe(true);
+    // So many orders that not all are tried: the same answer.
+    for (let i = 0; i < 24; i++) crew.tick('I-MOUNT', UNIT, i % 2 ? 'pass' : 'fail', over(3 + (i % 6)));
+    expect(run(crew).live).toBe(true);
+    expect(look(crew).unit(UNIT).switchOff).toBe(true);
+    // Told by one device, the order is its own, and the unit is dead.
+    const sure = permitted();
+    for (const state of ['LOCKED_OFF', 'AC_CLOSED'] as const) sure.step(UNIT, '1', state);
+    for (const { state } of stepsOf('off')) sure.step(UNIT, 'off', state);
+    expect(run(sure).live).toBe(false);
+  });
 });

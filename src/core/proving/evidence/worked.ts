@@ -6,7 +6,7 @@ import type { Lapses } from './lapses';
 import { bothLapses, lapsesOf } from './lapses';
 import type { Release, SiteLog } from './log';
 import { Neighbours } from './neighbours';
-import type { UnitsOf } from './replay';
+import type { UnitsOf } from './ordering';
 import { Replay } from './replay';
 import { Times } from './times';
 import type { Memory } from './verdicts';

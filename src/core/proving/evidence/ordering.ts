@@ -1,0 +1,89 @@
+import type { Entry, Scope } from '../entry';
+import type { Chain, Item } from './items';
+
+/** Which of two items came first, and whether it matters. */
+
+/** Kinds that move no gate: they commute with everything. */
+const SILENT: ReadonlySet<string> = new Set(['open-point', 'signature', 'work']);
+
+/** What an item can touch: everything, a unit with its strings, or one string of a unit; two that share nothing commute. */
+interface Touch {
+  readonly everything: boolean;
+  readonly units: readonly string[];
+  readonly string: string | null;
+}
+
+/** The units that an entry about a part can touch. */
+export type UnitsOf = (scope: Scope, id: string) => readonly string[];
+
+/** What items can touch; each looked up once. */
+export class Touching {
+  readonly #touches = new Map<Item, Touch>();
+
+  constructor(private readonly unitsOf: UnitsOf) {}
+
+  #of(item: Item): Touch {
+    const known = this.#touches.get(item) ?? touchOf(item.entry, this.unitsOf);
+    this.#touches.set(item, known);
+    return known;
+  }
+
+  /** Whether it matters which of two comes first. */
+  dependent(a: Item, b: Item): boolean {
+    const [x, y] = [this.#of(a), this.#of(b)];
+    if (x.everything || y.everything)
+      return (x.everything || x.units.length > 0) && (y.everything || y.units.length > 0);
+    if (!x.units.some((u) => y.units.includes(u))) return false;
+    return x.string === null || y.string === null || x.string === y.string;
+  }
+}
+
+function touchOf(entry: Entry | null, unitsOf: UnitsOf): Touch {
+  if (entry === null) return { everything: true, units: [], string: null };
+  if (SILENT.has(entry.kind)) return { everything: false, units: [], string: null };
+  const { scope, id } = entry.subject;
+  if (scope === 'site') return { everything: true, units: [], string: null };
+  return { everything: false, units: unitsOf(scope, id), string: scope === 'string' ? id : null };
+}
+
+/** Whether one item came before another: by time, by their chain, or by what names what. */
+export function precedes(a: Item, b: Item): boolean {
+  if (a.hi < b.lo) return true;
+  if (a.lo > b.hi) return false;
+  const look: Item[] = [b];
+  const seen = new Set<Item>();
+  while (look.length) {
+    const item = look.pop() as Item;
+    for (const p of [item.before, ...item.after])
+      if (p && !seen.has(p) && p.place >= a.place) {
+        if (p === a || a.hi < p.lo) return true;
+        seen.add(p);
+        look.push(p);
+      }
+  }
+  return false;
+}
+
+/** One order that fits: by earliest time, and of equals the chains in their sequence and the named before what names them. */
+export function inOneOrder(chains: readonly Chain[]): readonly Item[] {
+  const all = chains.flat();
+  all.forEach((item, i) => (item.place = i));
+  all.sort((a, b) => a.lo - b.lo || a.place - b.place);
+  all.forEach((item, i) => (item.place = i));
+  return all.some((i) => i.after.some((a) => a.place > i.place)) ? namedFirst(all) : all;
+}
+
+/** Moves an item behind what it names where both have the same earliest time; a circle of names is cut where it is first met. */
+function namedFirst(sorted: readonly Item[]): Item[] {
+  const out: Item[] = [];
+  const met = new Set<Item>();
+  const place = (item: Item): void => {
+    if (met.has(item)) return;
+    met.add(item);
+    if (item.before) place(item.before);
+    for (const named of item.after) place(named);
+    out.push(item);
+  };
+  for (const item of sorted) place(item);
+  return out;
+}
