@@ -150,9 +150,8 @@ export class Application implements Applied {
   }
 
   #release(release: Release): void {
-    const before = this.net;
     this.moment.released = this.known.releases.findIndex((r) => r.letter === release.letter) + 1;
     this.net = this.newest ? netOf(this.newest.design) : NO_NET;
-    released(this, release, before);
+    released(this, release);
   }
 }

@@ -59,8 +59,7 @@ function endsOf(entry: Entry, gate: GateId, madeMs: readonly number[], zone: str
   const after = (day: string) => dayStartMs(daysLater(day, 1), zone);
   if (WAIVER.is(entry)) {
     const { reviewDays } = entry.values;
-    const day = gate === 'S-SAFE' || gate === 'I-PERMIT' ? madeMs.map((ms) => dayEndMs(ms, zone)) : [];
-    return [...day, ...madeMs.map((ms) => after(daysLater(siteDay(ms, zone), reviewDays)))];
+    return madeMs.map((ms) => after(daysLater(siteDay(ms, zone), reviewDays)));
   }
   const ends = gate === 'S-SAFE' || gate === 'I-PERMIT' ? madeMs.map((ms) => dayEndMs(ms, zone)) : [];
   const months = LASTS_MONTHS[gate];
@@ -94,6 +93,5 @@ export function dayEnded(app: Applied, atMs: number): void {
 /** Last day of what a reading proves, where it or its gate says so. */
 function untilDayOf(app: Applied, gate: GateId, r: Reading): string | null {
   const months = LASTS_MONTHS[gate];
-  const own = r.result === 'fail' ? null : kindOf(r.by).untilDay?.(r.by.values);
-  return months === undefined ? (own ?? null) : monthsLater(app.dayOf(r.by), months);
+  return months === undefined ? (kindOf(r.by).untilDay?.(r.by.values) ?? null) : monthsLater(app.dayOf(r.by), months);
 }

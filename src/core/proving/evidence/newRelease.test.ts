@@ -144,4 +144,90 @@ describe('a release that changes', () => {
     const later = evidence({ releases, entries: [...before.entries, gone] }, crew.nowMs + 60_000);
     expect(later.notes.get(gone.id)).toBe('The newest release has no such inverter.');
   });
+
+  it('fits a device that nobody had costs the permit that did not wait for it, and stops the order', () => {
+    const bare = { ...twoUnits, survey: { ...twoUnits.survey, rcdFitted: false, stopFitted: false } };
+    const crew = new Crew(bare);
+    crew.site();
+    crew.unit('inv-1');
+    crew.prove('I-SETUP', 'inv-1');
+    crew.step('inv-1', '1', 'LOCKED_OFF');
+    const log = (later: SiteDesign) => ({
+      releases: [
+        { ...A, design: bare },
+        { letter: 'B', atMs: crew.nowMs + 60_000, design: later },
+      ],
+      entries: crew.entries,
+    });
+    const fitted = evidence(log({ ...bare, survey: { ...bare.survey, rcdFitted: true } }), crew.nowMs + 120_000);
+    expect(fitted.gate('I-RCD', 'inv-1')?.state).toBe('open');
+    expect(fitted.gate('I-PERMIT', 'inv-1')).toMatchObject({
+      state: 'stale',
+      why: 'I-RCD@inv-1 is not closed any more',
+    });
+    expect(fitted.unit('inv-1').run).toMatchObject({ stopped: 'the permit was withdrawn', permitLost: true });
+    expect(fitted.gate('I-ACV', 'inv-1')?.state).toBe('passed');
+    const same = evidence(log({ ...bare, board: { ...bare.board, label: 'PVB' } }), crew.nowMs + 120_000);
+    expect(same.gate('I-PERMIT', 'inv-1')?.state).toBe('passed');
+  });
+
+  it('opens a gate that hand-over waited for, and with it hand-over alone', () => {
+    const survey = { ...twoUnits.survey, stopFitted: false };
+    const crew = handedOver();
+    const e = evidence(
+      {
+        releases: [
+          { ...A, design: { ...twoUnits, survey } },
+          { letter: 'B', atMs: crew.nowMs + 60_000, design: twoUnits },
+        ],
+        entries: crew.entries.filter((x) => x.kind !== 'stop'),
+      },
+      crew.nowMs + 120_000,
+    );
+    expect(
+      [...e.gates].filter(([, g]) => !['passed', 'n/a'].includes(g.state)).map(([key, g]) => [key, g.state]),
+    ).toEqual([
+      ['S-ESTOP', 'open'],
+      ['S-HAND', 'stale'],
+    ]);
+    expect(e.gate('S-HAND', 'site')?.why).toBe('release B opened a gate');
+  });
+
+  it('is judged with its own release and the newest, and by no other', () => {
+    const cold = survey({ coldestC: -45 });
+    const volts = (releases: readonly SiteDesign[], made: string) => {
+      const crew = new Crew(twoUnits);
+      crew.site();
+      crew.prove('D-ID', 's-1');
+      crew.prove('D-POL', 's-1', { release: made });
+      const at = Date.parse('2026-05-01T08:00:00Z');
+      const frozen = releases.map((design, i) => ({ letter: 'ABC'.charAt(i), atMs: at + i, design }));
+      return evidence({ releases: frozen, entries: crew.entries }, crew.nowMs + 60_000).gate('D-VOC', 's-1')?.state;
+    };
+    expect(volts([twoUnits], 'A')).toBe('passed');
+    expect(volts([twoUnits, cold], 'A')).toBe('failed');
+    expect(volts([cold, twoUnits], 'A')).toBe('failed');
+    expect(volts([cold, twoUnits], 'B')).toBe('passed');
+    expect(volts([cold, twoUnits, cold], 'B')).toBe('failed');
+    expect(volts([twoUnits, cold, twoUnits], 'C')).toBe('passed');
+  });
+
+  it('leaves a unit without strings waiting for some', () => {
+    const none = {
+      ...twoUnits,
+      strings: twoUnits.strings.map((s) => ({ ...s, place: s.place?.inverterId === 'inv-1' ? null : s.place })),
+    };
+    const e = after(none);
+    // No input is left to judge: the reading proves nothing, and what rested on it is stale.
+    expect(e.gate('I-DCLAND', 'inv-1')?.state).toBe('locked');
+    expect(e.gate('I-COVER', 'inv-1')).toMatchObject({ state: 'stale', waitsFor: ['I-DCLAND@inv-1'] });
+    const crew = new Crew(none);
+    crew.site();
+    for (const gate of ['I-MOUNT', 'I-PE'] as const) crew.prove(gate, 'inv-1');
+    const landed = crew.tick('I-DCLAND', 'inv-1', 'fail');
+    const covered = crew.tick('I-COVER', 'inv-1', 'pass');
+    const bare = evidence({ releases: [{ ...A, design: none }], entries: crew.entries }, crew.nowMs + 60_000);
+    expect(bare.notes.has(landed.id)).toBe(false);
+    expect(bare.notes.get(covered.id)).toBe('Not closed when it was made: I-TORQ@inv-1, I-DCLAND@inv-1, I-ADDR@inv-1.');
+  });
 });

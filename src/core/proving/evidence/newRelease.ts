@@ -1,7 +1,6 @@
 import type { Entry } from '../entry';
 import type { GateId, GateRow } from '../gates/machine';
 import { gateKey, gateRow } from '../gates/machine';
-import type { GateNet } from '../gates/net';
 import { GATE_TABLE } from '../gates/table';
 import type { Result } from '../kind';
 import { GATE } from '../kinds/gate';
@@ -10,9 +9,9 @@ import type { Applied } from './applied';
 import type { Release } from './log';
 import { inputsOf } from './siteModel';
 import type { Reading } from './state';
-import { isProved, standOf } from './state';
+import { standOf } from './state';
 import { worse } from './verdicts';
-import { opened, put, withdraw } from './withdraw';
+import { put, withdraw } from './withdraw';
 
 /** What a newer release does to what was proved before it. */
 
@@ -32,16 +31,9 @@ export function changedSince({ known, moment }: Applied, letter: string, gate: G
   return null;
 }
 
-/** What rests on an input that changed is stale, and what a newer release judges worse counts as worse. `before`: the net until now. */
-export function released(app: Applied, release: Release, before: GateNet): void {
-  const wasClosed = (row: GateRow, object: string): boolean =>
-    before.has(row, object) && (isProved(app.moment.stand(row.id, object)) || !before.applies(row, object));
-  for (const row of ROWS)
-    for (const object of app.net.objects(row)) {
-      const was = wasClosed(row, object);
-      follow(app, row, object, release);
-      if (was && !app.closed(row.id, object)) opened(app, row, object);
-    }
+/** What rests on an input that changed is stale, and what a newer release judges worse counts as worse. */
+export function released(app: Applied, release: Release): void {
+  for (const row of ROWS) for (const object of app.net.objects(row)) follow(app, row, object, release);
   cascadeAll(app);
   if (app.needs(gateRow('S-HAND'), 'site').pairs.some(([g, o]) => !app.closed(g, o)))
     withdraw(app, 'S-HAND', 'site', `release ${release.letter} opened a gate`);
@@ -59,7 +51,6 @@ function follow(app: Applied, row: GateRow, object: string, release: Release): v
   const still = waived && { ...waived, broken: waived.broken ?? changedSince(app, waived.made, row.id, object) };
   if (still?.broken === waived?.broken && now.every((r, i) => r === readings[i])) return;
   put(app, row, object, standOf(now, still));
-  if (row.id === 'I-PERMIT' && now.some((r) => r.broken !== null)) app.moment.putRun(object, { permitLost: true });
 }
 
 /** What a reading says by another release, in its own place. */
@@ -71,7 +62,7 @@ function judged({ known }: Applied, r: Reading, release: Release, gate: GateId):
 export const inPlaceOf = (entry: Entry, place: Entry): Entry =>
   entry === place ? entry : { ...entry, doneAt: place.doneAt, device: place.device };
 
-/** After parts came or went: every proof whose needs do not all stand is stale. */
+/** After parts and devices came or went: every proof whose needs do not all stand is stale. */
 function cascadeAll(app: Applied): void {
   for (const row of UPWARDS)
     if (row.cascade)

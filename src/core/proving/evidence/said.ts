@@ -20,9 +20,7 @@ import { put } from './withdraw';
 /** Gates that an entry speaks of, at the part it belongs to. */
 export function gatesOf(entry: Entry): readonly GateId[] {
   const gates = GATE.is(entry) ? [entry.values.gate] : kindOf(entry).gates;
-  return gates.every((gate) => gateRow(gate).scope === entry.subject.scope)
-    ? gates
-    : gates.filter((gate) => gateRow(gate).scope === entry.subject.scope);
+  return gates.filter((gate) => gateRow(gate).scope === entry.subject.scope);
 }
 
 /** Why a tick does nothing at a gate; null where it may. */

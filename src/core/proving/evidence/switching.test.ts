@@ -48,6 +48,7 @@ describe('the guards of a step', () => {
     expect(said).toContain('gate I-PERMIT@inv-1 is not closed');
     expect(said).toContain('gate D-VOC@s-1 is not closed');
     expect(said).not.toContain('gate D-VOC@s-2 is not closed');
+    expect(note(crew, crew.step(UNIT, '1', 'DC_CLOSED'))).toBe(said.join('; '));
     // A string of another unit is no guard of this one.
     expect(said.join()).not.toMatch(/s-3|s-4|inv-2/);
   });
@@ -93,6 +94,28 @@ describe('the guards of a step', () => {
   });
 });
 
+describe('a wait', () => {
+  it('is no longer than the time between the steps, as far as the clocks can tell', () => {
+    const grid = (seconds: number) => {
+      const crew = permitted();
+      steps(crew, '1', 'SELF_CHECK');
+      return note(crew, crew.step(UNIT, '1', 'GRID_WAIT', { minutes: seconds / 60, waitedS: 60 }));
+    };
+    // Sixty seconds are asked, and each of the two clocks may be a second off.
+    expect([grid(58), grid(57.9)]).toEqual([
+      undefined,
+      'Only 58 s lie between this step and the one before: 60 s are asked.',
+    ]);
+    const off = permitted();
+    steps(off, 'off', 'DC_OPEN');
+    expect(note(off, off.step(UNIT, 'off', 'DISCHARGE', { minutes: 0.5 }))).toMatch(/^Only 30 s lie between/);
+    // A step without a wait may follow at once.
+    const quick = permitted();
+    steps(quick, '1', 'DC_CLOSED');
+    expect(note(quick, quick.step(UNIT, '1', 'SELF_CHECK', { minutes: 0.001 }))).toBeUndefined();
+  });
+});
+
 describe('switching off', () => {
   it('leaves a unit that was on switched off and dead, and the order to begin anew', () => {
     const crew = permitted();
@@ -123,14 +146,17 @@ describe('a step put right', () => {
   const right = { reason: 'typed the wrong phase' };
   it('as expected stands in its place, and nothing stops', () => {
     const crew = permitted();
-    const [, ac] = steps(crew, '1', 'DC_CLOSED');
+    const [first, ac, dc] = steps(crew, '1', 'DC_CLOSED');
     const again = crew.step(UNIT, '1', 'AC_CLOSED', { ...right, corrects: ac?.id ?? '', readings: { l12V: 402 } });
-    expect(run(crew).done.map((d) => d.id)[1]).toBe(again.id);
+    expect(run(crew).done.map((d) => d.id)).toEqual([first?.id, again.id, dc?.id]);
     expect(run(crew)).toMatchObject({ stopped: null });
     expect(look(crew).next(UNIT, '1')).toMatchObject({ state: 'SELF_CHECK', lost: [] });
     // The next correction names the newer one.
-    crew.step(UNIT, '1', 'AC_CLOSED', { ...right, corrects: again.id, readings: { l12V: 300 } });
+    const bad = crew.step(UNIT, '1', 'AC_CLOSED', { ...right, corrects: again.id, readings: { l12V: 300 } });
     expect(run(crew).stopped).toMatch(/^AC_CLOSED was corrected: L1–L2: 300 V is over 1 %/);
+    const good = crew.step(UNIT, '1', 'AC_CLOSED', { ...right, corrects: bad.id });
+    expect(run(crew).done.map((d) => d.id)).toEqual([first?.id, good.id, dc?.id]);
+    expect(run(crew).stopped).toMatch(/^AC_CLOSED was corrected/);
   });
   it('on grid, that was not on grid, leaves the gate open and stops nothing that is over', () => {
     const crew = permitted();
@@ -151,6 +177,11 @@ describe('a step put right', () => {
     crew.step(UNIT, '1', 'AC_CLOSED', { ...right, corrects: early.id, readings: { l12V: 300 } });
     expect(run(crew)).toEqual(was);
     expect(was.live).toBe(true);
+    const begun = permitted();
+    steps(begun, '1', 'LOCKED_OFF');
+    const refused = begun.step(UNIT, '1', 'AC_CLOSED', { readings: { l12V: 300 } });
+    begun.step(UNIT, '1', 'AC_CLOSED', { ...right, corrects: refused.id, readings: { l12V: 301 } });
+    expect(run(begun)).toMatchObject({ stopped: null, done: [expect.anything()] });
   });
   it('while it is being switched off goes back to before that step', () => {
     const crew = permitted();
@@ -181,6 +212,22 @@ describe('a step put right', () => {
 });
 
 describe('the alarm', () => {
+  it('of a permit that ended with its day waits for a new one once a proof was lost since', () => {
+    const crew = permitted();
+    crew.switch(UNIT);
+    crew.wait(24 * 60);
+    expect(look(crew).unit(UNIT).why).toEqual([]);
+    crew.add('happening', inverter, { what: 'AC side touched', seen: 'bars were looked at' });
+    const stale = look(crew).gate('I-ACV', UNIT)?.why;
+    expect(stale).toBe('AC side touched');
+    crew.add('happening', inverter, { what: 'joint opened', seen: 'L2 loose' });
+    // Why it was withdrawn first stays.
+    expect(look(crew).gate('I-ACV', UNIT)?.why).toBe(stale);
+    crew.prove('S-SAFE');
+    for (const gate of ['I-TORQ', 'I-ACV', 'I-RCD', 'I-COVER'] as const) crew.prove(gate, UNIT);
+    expect(look(crew).unit(UNIT).why).toEqual(['the permit was withdrawn and not given anew']);
+  });
+
   it('says which gates are open and that the permit has to be given anew, on the unit that is live alone', () => {
     const crew = permitted();
     crew.add('happening', inverter, { what: 'earth opened', seen: 'the strap hangs down' });

@@ -26,7 +26,7 @@ export function put(app: Applied, row: GateRow, object: string, stand: Stand, la
 }
 
 /** A gate that was closed is not any more. */
-export function opened(app: Applied, row: GateRow, object: string, lapse = false): void {
+function opened(app: Applied, row: GateRow, object: string, lapse = false): void {
   const key = gateKey(row.id, object);
   if (row.id === 'S-SAFE') {
     for (const unit of app.net.model.inverters) stopOrder(app, unit.id, 'the day is not safe any more');
