@@ -1,8 +1,11 @@
-import { quantity } from '../kernel/schema';
+import { enumOf, quantity } from '../kernel/schema';
 import { known, lacking } from '../kernel/answer';
 import type { Answer } from '../kernel/answer';
+import { gridWindow } from '../site/gridCodes';
+import type { Survey } from '../site/survey';
 import { supplySignature } from './measure/supplySignature';
 import type { Signature } from './measure/supplySignature';
+import type { AcReading } from './readings/acReading';
 
 const V = (what: string, max = 1500) => quantity(0, max, 'V', what);
 
@@ -20,6 +23,12 @@ export const tenVoltagesShape = {
   l3peV: V('L3–PE'),
 } as const;
 export const TEN_PATHS = Object.keys(tenVoltagesShape);
+
+/** What is read with them, at the board and at a unit alike. */
+export const turningShape = {
+  frequencyHz: quantity(40, 70, 'Hz', 'Frequency'),
+  rotation: enumOf(['L1-L2-L3', 'reversed'] as const).meta({ description: 'Rotation' }),
+} as const;
 
 /** L–PE again at low impedance. */
 export const repeatShape = {
@@ -49,7 +58,7 @@ const three = (a: number | null | undefined, b: number | null | undefined, c: nu
 
 export const lineVoltages = (v: TenTyped) => [v.l12V, v.l23V, v.l31V] as const;
 /** To neutral where it was read, else to PE. */
-export const phaseVoltages = (v: TenTyped): readonly number[] =>
+const phaseVoltages = (v: TenTyped): readonly number[] =>
   three(v.l1nV, v.l2nV, v.l3nV) ?? [v.l1peV, v.l2peV, v.l3peV];
 export const neutralRead = (v: TenTyped): boolean => three(v.l1nV, v.l2nV, v.l3nV) !== null;
 
@@ -70,8 +79,29 @@ export function signatureOf(v: TenTyped, nominalV: number | null): Answer<Signat
   );
 }
 
-/** Every voltage of the ten with its path, for the range of the instrument. */
-export const voltagesRead = (v: TenTyped) =>
-  Object.entries(v).flatMap(([path, value]) =>
+interface TurningTyped extends TenTyped {
+  readonly frequencyHz: number;
+  readonly rotation: AcReading['rotation'];
+}
+
+/** Typed voltages as the rules of the grid code ask about them. */
+export const acReadingOf = (v: TurningTyped, survey: Survey): AcReading => ({
+  lineV: lineVoltages(v),
+  phaseV: phaseVoltages(v),
+  frequencyHz: v.frequencyHz,
+  rotation: v.rotation,
+  window: gridWindow(survey),
+  nominalHz: survey.frequencyHz,
+});
+
+/** Every figure that was read with its path, for the range of the instrument. */
+export const acRead = (v: TurningTyped) => [
+  ...Object.entries(v).flatMap(([path, value]) =>
     path.endsWith('V') && typeof value === 'number' ? [{ of: 'AC voltage' as const, value, path }] : [],
-  );
+  ),
+  { of: 'frequency' as const, value: v.frequencyHz, path: 'frequencyHz' },
+];
+
+/** A form of such readings with nothing typed: the usual rotation stands there to be changed. */
+export const acBlank = (shape: Readonly<Record<string, unknown>>): Readonly<Record<string, unknown>> =>
+  Object.fromEntries([...Object.keys(shape).map((k) => [k, null]), ['rotation', 'L1-L2-L3']]);

@@ -1,26 +1,24 @@
 import { z } from 'zod';
 import { fixed } from '../../kernel/quantity';
 import { ask } from '../../kernel/rule';
-import { enumOf, quantity } from '../../kernel/schema';
-import { gridWindow } from '../../site/gridCodes';
 import { lineOf } from '../../site/line';
 import { measured, notThere, onUnit } from '../judging';
 import { kind } from '../kind';
 import { PROVING_RULES as RULES } from '../rules';
 import {
   TEN_PATHS,
-  lineVoltages,
+  acBlank,
+  acRead,
+  acReadingOf,
   neutralRead,
-  phaseVoltages,
   signatureOf,
   tenVoltagesShape,
-  voltagesRead,
+  turningShape,
 } from '../supplyShape';
 
 const values = z.object({
   ...tenVoltagesShape,
-  frequencyHz: quantity(40, 70, 'Hz', 'Frequency'),
-  rotation: enumOf(['L1-L2-L3', 'reversed'] as const).meta({ description: 'Rotation' }),
+  ...turningShape,
 });
 
 /** AC voltages at rest at the line side of the unit's open isolator: against the grid code, and against the unit's own sheet. */
@@ -30,7 +28,7 @@ export const AC_VOLTAGES = kind({
   scopes: ['inverter'],
   values,
   instrument: ['multimeter'],
-  measured: (v) => [...voltagesRead(v), { of: 'frequency', value: v.frequencyHz, path: 'frequencyHz' }],
+  measured: acRead,
   gates: ['I-ACV'],
   correctable: true,
   judge({ design, subject, entry, values: v, day }) {
@@ -40,12 +38,7 @@ export const AC_VOLTAGES = kind({
     const where = onUnit(on, 'grid', 'AC voltages');
     const signature = signatureOf(v, survey.lineV);
     const ac = {
-      lineV: lineVoltages(v),
-      phaseV: phaseVoltages(v),
-      frequencyHz: v.frequencyHz,
-      rotation: v.rotation,
-      window: gridWindow(survey),
-      nominalHz: survey.frequencyHz,
+      ...acReadingOf(v, survey),
       unitName: on.type.name,
       unitMinV: on.type.lineMinV,
       unitMaxV: on.type.lineMaxV,
@@ -62,7 +55,7 @@ export const AC_VOLTAGES = kind({
     const wiring = lineOf(design).unit(subject.id)?.type.wiring;
     return {
       schema: values,
-      blank: Object.fromEntries([...Object.keys(values.shape).map((k) => [k, null]), ['rotation', 'L1-L2-L3']]),
+      blank: acBlank(values.shape),
       groups: [
         {
           title: `At the line side of the open isolator${wiring === '5-wire' ? '' : '; no neutral at this unit'}`,

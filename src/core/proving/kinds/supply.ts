@@ -1,26 +1,24 @@
 import { z } from 'zod';
 import { fixed } from '../../kernel/quantity';
 import { ask } from '../../kernel/rule';
-import { enumOf, quantity } from '../../kernel/schema';
-import { gridWindow } from '../../site/gridCodes';
 import { measured, onSite } from '../judging';
 import { kind } from '../kind';
 import { PROVING_RULES as RULES } from '../rules';
 import {
   TEN_PATHS,
-  lineVoltages,
-  phaseVoltages,
+  acBlank,
+  acRead,
+  acReadingOf,
   repeatShape,
   signatureOf,
   tenVoltagesShape,
-  voltagesRead,
+  turningShape,
 } from '../supplyShape';
 
 const values = z.object({
   ...tenVoltagesShape,
   ...repeatShape,
-  frequencyHz: quantity(40, 70, 'Hz', 'Frequency'),
-  rotation: enumOf(['L1-L2-L3', 'reversed'] as const).meta({ description: 'Rotation' }),
+  ...turningShape,
 });
 
 /** The supply at the board: ten voltages, the low-impedance repeat, frequency and rotation, before anything rests on it. */
@@ -30,21 +28,14 @@ export const SUPPLY = kind({
   scopes: ['site'],
   values,
   instrument: ['multimeter'],
-  measured: (v) => [...voltagesRead(v), { of: 'frequency', value: v.frequencyHz, path: 'frequencyHz' }],
+  measured: acRead,
   gates: ['S-SUPPLY'],
   correctable: true,
   judge({ design, entry, values: v, day }) {
     const { survey } = design;
     const where = onSite('grid', `${design.board.label} / supply`);
     const reading = { signature: signatureOf(v, survey.lineV), service: survey.service, repeatWanted: true };
-    const ac = {
-      lineV: lineVoltages(v),
-      phaseV: phaseVoltages(v),
-      frequencyHz: v.frequencyHz,
-      rotation: v.rotation,
-      window: gridWindow(survey),
-      nominalHz: survey.frequencyHz,
-    };
+    const ac = acReadingOf(v, survey);
     return measured(entry, day, ['S-SUPPLY'], where, [
       ...ask(RULES.supply, reading, where),
       ...ask(RULES.ac, ac, where),
@@ -52,7 +43,7 @@ export const SUPPLY = kind({
   },
   form: ({ survey }) => ({
     schema: values,
-    blank: Object.fromEntries([...Object.keys(values.shape).map((k) => [k, null]), ['rotation', 'L1-L2-L3']]),
+    blank: acBlank(values.shape),
     groups: [
       {
         title:
