@@ -58,8 +58,7 @@ const three = (a: number | null | undefined, b: number | null | undefined, c: nu
 
 export const lineVoltages = (v: TenTyped) => [v.l12V, v.l23V, v.l31V] as const;
 /** To neutral where it was read, else to PE. */
-const phaseVoltages = (v: TenTyped): readonly number[] =>
-  three(v.l1nV, v.l2nV, v.l3nV) ?? [v.l1peV, v.l2peV, v.l3peV];
+const phaseVoltages = (v: TenTyped): readonly number[] => three(v.l1nV, v.l2nV, v.l3nV) ?? [v.l1peV, v.l2peV, v.l3peV];
 export const neutralRead = (v: TenTyped): boolean => three(v.l1nV, v.l2nV, v.l3nV) !== null;
 
 /** The signature of typed voltages; lacking while the survey names no nominal voltage. */
