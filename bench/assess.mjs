@@ -1,5 +1,5 @@
 // Times the assessment of the 60-unit site and of one moved tag, in the project of the working folder: one line of JSON.
-import { withModule } from '../scripts/viteNode.mjs';
+import { withBuilt } from './built.mjs';
 
 const median = (times) => times.sort((a, b) => a - b)[times.length >> 1];
 function timed(call, runs) {
@@ -13,7 +13,7 @@ function timed(call, runs) {
   );
 }
 
-await withModule('/bench/site.ts', (m) => {
+await withBuilt('bench/site.ts', (m) => {
   const design = m.bigSite();
   const coldMs = timed(() => m.assessSite({ ...design }), 31);
   const memo = m.newMemo();

@@ -1,9 +1,9 @@
 // One layout of a benchmark site, alone in its process: node bench/layoutOnce.mjs roofs20 10
 import highsLoader from 'highs';
-import { withModule } from '../scripts/viteNode.mjs';
+import { withBuilt } from './built.mjs';
 
 const [which, limitS] = [process.argv[2], Number(process.argv[3])];
-await withModule('/bench/layouts.ts', async (m) => {
+await withBuilt('bench/layouts.ts', async (m) => {
   const design = m[which]();
   const { problem } = m.layoutProblem(design, 'preferred');
   m.startLayout(problem);

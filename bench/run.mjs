@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { ensureBuilt } from '../scripts/build.mjs';
-import { withModule } from '../scripts/viteNode.mjs';
+import { withBuilt } from './built.mjs';
 
 const line = (...cells) => console.log(cells.join('\t'));
 const SKY = {
@@ -61,7 +61,7 @@ function assessments() {
 }
 assessments();
 
-await withModule('/bench/record.ts', (m) => {
+await withBuilt('bench/record.ts', (m) => {
   const { log, nowMs } = m.bigLog();
   /** A log worked through and every gate of it read, ms. */
   const timed = (own, was) => {
@@ -96,7 +96,7 @@ await withModule('/bench/record.ts', (m) => {
   }
 });
 
-await withModule('/bench/site.ts', (m) => {
+await withBuilt('bench/site.ts', (m) => {
   const { bigSite, mixedSite, assessSite, assessDiscipline, DISCIPLINES, legalLayout, verifyLayout } = m;
   const design = bigSite();
   const whole = medianMs(() => assessSite({ ...design }));

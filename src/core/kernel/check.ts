@@ -69,7 +69,7 @@ export type Check = Readonly<Omit<z.infer<typeof checkSchema>, 'subject' | 'basi
 
 /** Checks of one question with the worst of their verdicts. */
 export const checksSchema = z.object({ checks: z.array(checkSchema).readonly(), verdict: verdictSchema });
-export const withWorst = (checks: readonly Check[]) => ({ checks, verdict: worstOf(checks.map((c) => c.verdict)) });
+export const withWorst = (checks: readonly Check[]) => ({ checks, verdict: worstCheck(checks) });
 
 export function published(source: string, recalled = true): Basis {
   return { kind: 'published', source, recalled };
@@ -92,10 +92,12 @@ export function byUrgency(a: Check, b: Check): number {
 }
 
 /** The worst verdict of many; `unknown` when there is nothing to judge. */
-export function worstOf(verdicts: Iterable<Verdict>): Verdict {
-  const seen = new Set(verdicts);
-  return VERDICT_ORDER.find((v) => seen.has(v)) ?? 'unknown';
-}
+export const worstOf = (verdicts: readonly Verdict[]): Verdict =>
+  VERDICT_ORDER.find((v) => verdicts.includes(v)) ?? 'unknown';
+
+/** The worst verdict of checks. */
+export const worstCheck = (checks: readonly Pick<Check, 'verdict'>[]): Verdict =>
+  VERDICT_ORDER.find((v) => checks.some((c) => c.verdict === v)) ?? 'unknown';
 
 /** The most urgent of many checks, in order: without sorting those that nobody looks at. */
 export function mostUrgent(checks: readonly Check[], count: number): Check[] {

@@ -103,44 +103,55 @@ function unknownCheck(card: RuleCard, subject: Subject, missing: readonly string
   return { id, subject, title, value: null, limit: null, unit, margin: null, verdict: 'unknown', basis, working };
 }
 
-/** The check of a judgement. Its working is written at the first reading; as JSON it is a plain check. */
+/** The check of a judgement, read off the rule and what it said: thousands are made for every one that is looked at. As JSON it is a plain check. */
 class JudgedCheck implements Check {
-  readonly id: string;
-  readonly subject: Subject;
-  readonly title: string;
-  readonly value: number | null;
-  readonly limit: number | null;
-  readonly unit: string;
-  readonly margin: number | null;
-  readonly verdict: Check['verdict'];
-  readonly basis: Basis;
-  #lines: readonly string[] | (() => readonly string[]);
+  #lines: readonly string[] | null = null;
 
-  constructor(card: RuleCard, subject: Subject, j: Judgement) {
-    this.id = card.id;
-    this.subject = subject;
-    this.title = card.title;
-    this.value = j.value;
-    this.limit = j.limit;
-    this.unit = card.unit;
-    this.margin = j.margin;
-    this.verdict = j.verdict;
-    this.basis = j.basis ?? card.basis;
-    this.#lines = j.working;
+  constructor(
+    private readonly card: RuleCard,
+    readonly subject: Subject,
+    private readonly judgement: Judgement,
+  ) {}
+
+  get id(): string {
+    return this.card.id;
   }
-
+  get title(): string {
+    return this.card.title;
+  }
+  get unit(): string {
+    return this.card.unit;
+  }
+  get value(): number | null {
+    return this.judgement.value;
+  }
+  get limit(): number | null {
+    return this.judgement.limit;
+  }
+  get margin(): number | null {
+    return this.judgement.margin;
+  }
+  get verdict(): Check['verdict'] {
+    return this.judgement.verdict;
+  }
+  get basis(): Basis {
+    return this.judgement.basis ?? this.card.basis;
+  }
+  /** Written at the first reading. */
   get working(): readonly string[] {
-    if (typeof this.#lines === 'function') this.#lines = this.#lines();
-    return this.#lines;
+    return (this.#lines ??= this.judgement.working());
   }
 
   toJSON(): Check {
-    return { ...this, working: this.working };
+    return plainCheck(this);
   }
 }
 
 /** A check as plain data, for what copies objects without asking them: pages loaded from the server, messages to workers. */
-export const plainCheck = (check: Check): Check => ({ ...check, working: check.working });
+export const plainCheck = (check: Check): Check => {
+  const { id, subject, title, value, limit, unit, margin, verdict, basis, working } = check;
+  return { id, subject, title, value, limit, unit, margin, verdict, basis, working };
+};
 
 const isRule = (value: unknown): boolean =>
   typeof value === 'object' && value !== null && 'check' in value && 'id' in value && 'asks' in value;

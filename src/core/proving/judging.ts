@@ -1,5 +1,5 @@
 import type { Check, Subject, Verdict } from '../kernel/check';
-import { worstOf } from '../kernel/check';
+import { worstCheck, worstOf } from '../kernel/check';
 import { ask } from '../kernel/rule';
 import type { StringOnLine, UnitOnLine } from '../site/line';
 import { pathOf } from '../strings/onInput';
@@ -13,15 +13,13 @@ import { PROVING_RULES } from './rules';
 const AS_RESULT: Readonly<Record<Verdict, Result>> = { holds: 'pass', tight: 'caution', stop: 'fail', unknown: null };
 
 /** The worst of the checks as what it says of gates: an answer that lacks an input proves nothing. */
-export const resultOf = (checks: readonly Check[]): Result => AS_RESULT[worstOf(checks.map((c) => c.verdict))];
+export const resultOf = (checks: readonly Check[]): Result => AS_RESULT[worstCheck(checks)];
 
 const AS_VERDICT = { pass: 'holds', caution: 'tight', fail: 'stop' } as const;
 
 /** What an entry says as one verdict: the worst of its checks, else of what it says of gates; one that says nothing is `unknown`. */
 export const verdictOf = ({ checks, says }: Judgement): Verdict =>
-  worstOf(
-    checks.length ? checks.map((c) => c.verdict) : says.map((s) => (s.result ? AS_VERDICT[s.result] : 'unknown')),
-  );
+  checks.length ? worstCheck(checks) : worstOf(says.map((s) => (s.result ? AS_VERDICT[s.result] : 'unknown')));
 
 /** A reading with the check of its instrument: all gates get the worst of it. */
 export function measured(

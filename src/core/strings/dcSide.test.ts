@@ -314,6 +314,7 @@ describe('checks of the string side', () => {
     expect(input?.verdict).toBe('stop');
     expect(verifyLayout(y).map((v) => v.predicate)).toContain('V05');
   });
+  const written = (report: unknown): unknown => JSON.parse(JSON.stringify(report));
   it('are the same with a memo, whatever is moved', () => {
     const memo = new Memo();
     let d: SiteDesign = laid;
@@ -324,7 +325,7 @@ describe('checks of the string side', () => {
         fc.integer({ min: 1, max: 2 }),
         (n, tracker, input) => {
           d = withStringAt(d, laid.strings[n]!.id, { inverterId: 'inv-1', tracker, input, branch: 1 });
-          expect(assessSite(d, memo)).toEqual(assessSite(d));
+          expect(written(assessSite(d, memo))).toEqual(written(assessSite(d)));
         },
       ),
       { numRuns: 30, seed: 3 },

@@ -2,7 +2,7 @@ import { getContext, setContext } from 'svelte';
 import { v7 as uuidv7 } from 'uuid';
 import type { Instrument } from '$core/equipment/instrument';
 import type { Verdict } from '$core/kernel/check';
-import { worstOf } from '$core/kernel/check';
+import { worstCheck } from '$core/kernel/check';
 import { withArticle } from '$core/kernel/words';
 import { admit } from '$core/proving/door';
 import type { Entry, EntrySubject } from '$core/proving/entry';
@@ -169,7 +169,7 @@ export class LogState {
       this.forgetful = !this.#outbox.write(this.unsent);
       this.#nowMs = this.serverNowMs;
       const { checks } = after.judgement(made);
-      this.verdict = checks.length ? worstOf(checks.map((c) => c.verdict)) : null;
+      this.verdict = checks.length ? worstCheck(checks) : null;
       this.made = true;
       await this.flush();
       return true;

@@ -14,7 +14,7 @@ import type { Applied, Known } from './applied';
 import type { Item } from './items';
 import { dayEnded } from './lapses';
 import type { Release } from './log';
-import { changedSince, inPlaceOf, released } from './newRelease';
+import { changedSince, released, saidInPlace } from './newRelease';
 import { signs, whyNot } from './people';
 import { accepted, byMeasurement, corrected, gatesOf, waived } from './said';
 import { netOf } from './siteModel';
@@ -88,7 +88,7 @@ export class Application implements Applied {
   #entry(entry: Entry): void {
     const made = this.known.releases.findIndex((r) => r.letter === entry.release);
     if (made < 0) return this.note(entry, `There is no release ${entry.release} of this site.`);
-    if (entry.corrects !== null) return corrected(this, entry);
+    if (entry.corrects !== null) return corrected(this, entry, entry.corrects);
     if (GATE.is(entry)) return this.#tick(entry, entry.values.gate, entry.values.result);
     if (HAPPENING.is(entry)) return happened(this, entry, entry.values.what);
     if (ACCEPTANCE.is(entry)) return accepted(this, entry, entry.values.gate, entry.values.entryId);
@@ -98,11 +98,10 @@ export class Application implements Applied {
   }
 
   said(entry: Entry, place: Entry, gate: GateId): Result {
-    const said = inPlaceOf(entry, place);
     const own = this.known.releases.find((r) => r.letter === place.release);
     const { newest } = this;
     const by = (release: Release | undefined): Result =>
-      release ? this.known.verdicts.says(said, release, gate, said !== entry) : null;
+      release ? saidInPlace(this.known, entry, place, release, gate) : null;
     return newest && newest !== own ? worse(by(own), by(newest)) : by(own);
   }
 
@@ -126,7 +125,7 @@ export class Application implements Applied {
     const why = unsigned ?? way;
     if (upwards && why) this.note(entry, why);
     const reading = {
-      id: entry.id,
+      place: entry,
       by: entry,
       result,
       made: entry.release,

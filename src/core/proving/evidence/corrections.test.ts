@@ -25,7 +25,6 @@ describe('a correction', () => {
     expect(correctionTrouble(changed(step, {}), step, DAY)).toBeNull();
   });
   it('stands for nothing else', () => {
-    expect(correctionTrouble(changed(tick, {}), undefined, DAY)).toMatch(/not on record/);
     for (const reason of [null, '', '  ']) expect(trouble({ reason })).toMatch(/needs a reason/);
     expect(trouble({ kind: 'torque' })).toMatch(/of kind torque cannot correct one of kind gate/);
     expect(trouble({ subject: { scope: 'inverter', id: 'inv-2' } })).toMatch(/same part/);

@@ -6,8 +6,7 @@ import { STEP } from '../kinds/step';
 import { standing } from './people';
 
 /** Why a correction cannot stand, by itself and its target; null where it can. It belongs to the same fact, and to one who may replace it. */
-export function correctionTrouble(entry: Entry, target: Entry | undefined, day: string): string | null {
-  if (!target) return 'The entry to correct is not on record here.';
+export function correctionTrouble(entry: Entry, target: Entry, day: string): string | null {
   if (!(entry.reason ?? '').trim()) return 'A correction needs a reason.';
   if (target.kind !== entry.kind) return `An entry of kind ${entry.kind} cannot correct one of kind ${target.kind}.`;
   if (target.subject.scope !== entry.subject.scope || target.subject.id !== entry.subject.id)

@@ -1,17 +1,15 @@
 import type { Entry } from '../entry';
 import type { GateId, GateRow } from '../gates/machine';
-import { gateKey, gateRow } from '../gates/machine';
+import { gateRow } from '../gates/machine';
 import { GATE_TABLE } from '../gates/table';
 import type { Result } from '../kind';
-import { GATE } from '../kinds/gate';
-import { STEP } from '../kinds/step';
-import type { Applied } from './applied';
+import type { Applied, Known } from './applied';
 import type { Release } from './log';
 import { inputsOf } from './siteModel';
 import type { Reading } from './state';
-import { standOf } from './state';
+import { isUntouched, standOf } from './state';
 import { worse } from './verdicts';
-import { put, withdraw } from './withdraw';
+import { openBeneath, put, withdraw } from './withdraw';
 
 /** What a newer release does to what was proved before it. */
 
@@ -40,38 +38,33 @@ export function released(app: Applied, release: Release): void {
 }
 
 function follow(app: Applied, row: GateRow, object: string, release: Release): void {
-  const { readings, ruling, waived } = app.moment.stand(row.id, object);
-  if (readings.length === 0 && !waived) return;
-  const now = readings.map((r): Reading => {
-    const broken = r.broken ?? changedSince(app, r.made, row.id, object);
-    const again = r === ruling && !GATE.is(r.by) && !STEP.is(r.by);
-    const result = again ? worse(r.result, judged(app, r, release, row.id)) : r.result;
-    return broken === r.broken && result === r.result ? r : { ...r, broken, result };
-  });
+  const stand = app.moment.stand(row.id, object);
+  if (isUntouched(stand)) return;
+  const { readings, ruling, waived } = stand;
+  const now = readings.map((r): Reading => ({
+    ...r,
+    broken: r.broken ?? changedSince(app, r.made, row.id, object),
+    result: r === ruling ? worse(r.result, saidInPlace(app.known, r.by, r.place, release, row.id)) : r.result,
+  }));
   const still = waived && { ...waived, broken: waived.broken ?? changedSince(app, waived.made, row.id, object) };
-  if (still?.broken === waived?.broken && now.every((r, i) => r === readings[i])) return;
   put(app, row, object, standOf(now, still));
 }
 
-/** What a reading says by another release, in its own place. */
-function judged({ known }: Applied, r: Reading, release: Release, gate: GateId): Result {
-  return known.verdicts.says(inPlaceOf(r.by, known.entries.get(r.id) ?? r.by), release, gate, r.by.id !== r.id);
+/** What an entry says of a gate by one release; a correction with the time of what it corrects. */
+export function saidInPlace({ verdicts }: Known, entry: Entry, place: Entry, release: Release, gate: GateId): Result {
+  const own = entry.id === place.id;
+  return own
+    ? verdicts.says(entry, release, gate)
+    : verdicts.says({ ...entry, doneAt: place.doneAt, device: place.device }, release, gate, true);
 }
-
-/** A correction with the time of what it corrects. */
-export const inPlaceOf = (entry: Entry, place: Entry): Entry =>
-  entry === place ? entry : { ...entry, doneAt: place.doneAt, device: place.device };
 
 /** After parts and devices came or went: every proof whose needs do not all stand is stale. */
 function cascadeAll(app: Applied): void {
   for (const row of UPWARDS)
     if (row.cascade)
       for (const object of app.net.objects(row)) {
-        const stand = app.moment.stand(row.id, object);
-        if (stand.readings.length === 0 && !stand.waived) continue;
-        const { pairs, overNothing } = app.needs(row, object);
-        const open = pairs.filter(([g, o]) => g !== 'S-SAFE' && !app.closed(g, o)).map(([g, o]) => gateKey(g, o));
-        if (open.length || overNothing)
-          withdraw(app, row.id, object, `${open[0] ?? 'a string'} is not closed any more`);
+        if (isUntouched(app.moment.stand(row.id, object))) continue;
+        const open = openBeneath(app, row, object);
+        if (open) withdraw(app, row.id, object, `${open} is not closed any more`);
       }
 }

@@ -13,7 +13,7 @@ import { isElectrician, signs, whyNot } from './people';
 import { standOf } from './state';
 import { correctStep } from './switching';
 import { worse } from './verdicts';
-import { put } from './withdraw';
+import { openBeneath, put } from './withdraw';
 
 /** What people say of readings that are there: a caution accepted, a fail waived, a reading put right. */
 
@@ -71,17 +71,17 @@ export function waived(app: Applied, entry: Entry, { gate, entryId, reviewDays }
   const fits = entryId === null ? readings.length === 0 : newest?.by.id === entryId && newest.result === 'fail';
   if (row.scope !== entry.subject.scope || !fits)
     return app.note(entry, `A waiver names the newest fail of ${gate}, or a gate that was never tested.`);
-  const { pairs, overNothing } = app.needs(row, object);
-  const open = row.cascade && (overNothing || pairs.some(([g, o]) => g !== 'S-SAFE' && !app.closed(g, o)));
+  const open = row.cascade && openBeneath(app, row, object) !== null;
   const broken = open ? 'its needs were not closed' : changedSince(app, entry.release, gate, object);
   const waiver = { by: entry.id, of: entryId, made: entry.release, untilDay: daysLater(day, reviewDays), broken };
   put(app, row, object, standOf(readings, waiver));
 }
 
-export function corrected(app: Applied, entry: Entry): void {
-  const target = entry.corrects === null ? undefined : app.known.entries.get(entry.corrects);
+export function corrected(app: Applied, entry: Entry, corrects: string): void {
+  const target = app.known.entries.get(corrects);
+  if (!target) return app.note(entry, 'The entry to correct is not on record here.');
   const trouble = correctionTrouble(entry, target, app.dayOf(entry));
-  if (trouble || !target) return app.note(entry, trouble ?? 'The entry to correct is not on record here.');
+  if (trouble) return app.note(entry, trouble);
   if (STEP.is(entry) && STEP.is(target)) return correctStep(app, entry, target);
   for (const gate of gatesOf(entry)) {
     const why = correctReading(app, entry, target, gate);
@@ -97,13 +97,12 @@ function correctReading(app: Applied, entry: Entry, target: Entry, gate: GateId)
   const at = readings.findIndex((r) => r.by.id === target.id);
   const old = readings[at];
   if (!old)
-    return readings.some((r) => r.id === target.id)
+    return readings.some((r) => r.place.id === target.id)
       ? 'That entry has been corrected already: correct the newer one.'
       : null;
   const measured = GATE.is(entry) && byMeasurement(gate, entry.values.result);
   if (measured) return measured;
-  const place = app.known.entries.get(old.id) ?? target;
-  const said = GATE.is(entry) ? entry.values.result : app.said(entry, place, gate);
+  const said = app.said(entry, old.place, gate);
   const raises = worse(old.result, said) === old.result && old.result !== said;
   const day = app.dayOf(entry);
   if (raises && !signs(row, entry, day)) return whyNot(row, entry, day);

@@ -6,7 +6,7 @@ import { Moment, isProved, partOfKey, standOf } from './state';
 
 const by = new Crew(twoUnits).tick('I-MOUNT', 'inv-1', 'pass');
 const reading = (over: Partial<Reading> = {}): Reading => ({
-  id: 'r1',
+  place: by,
   by,
   result: 'pass',
   made: 'A',
@@ -110,7 +110,7 @@ describe('a moment', () => {
           { acceptedBy: 'x' },
           { workable: false },
           { signed: false },
-          { id: 'r2' },
+          { place: { ...by, id: 'another' } },
           { by: { ...by, id: 'another' } },
         ] as const
       ).map((over) => (m: Moment) => m.putStand('I-PE', 'inv-1', standOf([reading(over)], null))),

@@ -8,7 +8,7 @@ import type { OrderName, StepState } from '../tables/energiseOrders';
 /** One reading of a gate, in the place of the work where it was made. */
 export interface Reading {
   /** The entry in whose place it stands; `by` is that entry, or the last correction of it. */
-  readonly id: string;
+  readonly place: Entry;
   readonly by: Entry;
   readonly result: Result;
   /** Letter of the release it was made on. */
@@ -42,6 +42,9 @@ export interface Stand {
   readonly ruling: Reading | null;
 }
 export const NO_STAND: Stand = { readings: [], waived: null, result: null, ruling: null };
+
+/** Whether nobody ever said anything of a gate. */
+export const isUntouched = ({ readings, waived }: Stand): boolean => readings.length === 0 && waived === null;
 
 /** Whether a gate is closed by what is on record there. */
 export const isProved = ({ result }: Stand): boolean =>
@@ -225,7 +228,7 @@ function written({ gates, run }: PartState): string {
     .sort(([a], [b]) => (a < b ? -1 : 1))
     .map(([gate, s]) => [
       gate,
-      s.readings.map((r) => [r.id, r.by.id, r.result, r.workable, r.signed, r.broken !== null, r.acceptedBy]),
+      s.readings.map((r) => [r.place.id, r.by.id, r.result, r.workable, r.signed, r.broken !== null, r.acceptedBy]),
       s.waived && [s.waived.by, s.waived.broken !== null],
     ]);
   const { order, done, stopped, off, isolating, live, permitLost } = run;

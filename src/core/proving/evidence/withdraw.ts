@@ -25,6 +25,13 @@ export function put(app: Applied, row: GateRow, object: string, stand: Stand, la
   if (was && !app.closed(row.id, object)) opened(app, row, object, lapse);
 }
 
+/** The first gate beneath one that is not closed, in words; null where it rests on what stands. The safe day makes nothing stale. */
+export function openBeneath(app: Applied, row: GateRow, object: string): string | null {
+  const { pairs, overNothing } = app.needs(row, object);
+  const open = pairs.find(([g, o]) => g !== 'S-SAFE' && !app.closed(g, o));
+  return open ? gateKey(...open) : overNothing ? 'a string' : null;
+}
+
 /** A gate that was closed is not any more. */
 function opened(app: Applied, row: GateRow, object: string, lapse = false): void {
   const key = gateKey(row.id, object);

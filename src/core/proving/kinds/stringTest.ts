@@ -17,6 +17,7 @@ import { stringReading } from '../readings/stringReading';
 import { SISTERS_MIN, SISTERS_WITHIN_MS } from '../sisters';
 import { PROVING_RULES as RULES } from '../rules';
 import type { Check, Subject } from '../../kernel/check';
+import type { Entry } from '../entry';
 import { lightShape } from '../light';
 
 const values = z.object({
@@ -132,15 +133,20 @@ function stringTestOf(on: StringOnLine, about: About<Values>): StringTest {
 
 /** Latest readings of like modules within ten minutes, of whatever length: carried to this one's, V. */
 function sistersOf(own: StringOnLine, { entry, atMs, design, beside }: About<Values>): number[] {
-  const latest = new Map<string, number>();
   const line = lineOf(design);
-  for (const r of beside.near('string-test', atMs, SISTERS_WITHIN_MS)) {
-    if (!STRING_TEST.is(r) || r.subject.id === entry.subject.id || r.values.voltageV <= 0) continue;
+  const near = beside.near('string-test', atMs, SISTERS_WITHIN_MS);
+  const carried: number[] = [];
+  const met = new Set<string>([entry.subject.id]);
+  // The newest stand last: of several readings of one string the later counts.
+  for (let i = near.length - 1; i >= 0; i--) {
+    const r = near[i] as Entry;
+    if (!STRING_TEST.is(r) || r.values.voltageV <= 0 || met.has(r.subject.id)) continue;
     const other = line.string(r.subject.id);
-    if (other && sameClass(other.plane, own.plane))
-      latest.set(r.subject.id, (r.values.voltageV / other.string.modules) * own.string.modules);
+    if (!other || !sameClass(other.plane, own.plane)) continue;
+    met.add(r.subject.id);
+    carried.push((r.values.voltageV / other.string.modules) * own.string.modules);
   }
-  return [...latest.values()];
+  return carried;
 }
 
 const LENGTHS = new WeakMap<SiteDesign, readonly number[]>();

@@ -4,7 +4,7 @@
   import { lineWords } from '$core/ac/cableWords';
   import { runResults } from '$core/ac/results';
   import { ARRANGEMENTS_IN_AIR, SPACINGS_IN_GROUND } from '$core/conductor/laid';
-  import { worstOf } from '$core/kernel/check';
+  import { worstCheck } from '$core/kernel/check';
   import { fixed, formatQuantity } from '$core/kernel/quantity';
   import { acRunSchema } from '$core/ac/part';
   import { boardSchema } from '$core/site/parts';
@@ -25,7 +25,7 @@
   let picked = $state('');
   const result = $derived(results.find((r) => r.inverter.id === picked) ?? results[0]);
   const own = $derived(checks.filter((c) => c.subject.id === result?.inverter.id));
-  const verdictOf = (id: string) => worstOf(checks.filter((c) => c.subject.id === id).map((c) => c.verdict));
+  const verdictOf = (id: string) => worstCheck(checks.filter((c) => c.subject.id === id));
 
   const runForm = acRunSchema.omit({ inverterId: true });
   const boardForm = boardSchema.omit({ position: true });

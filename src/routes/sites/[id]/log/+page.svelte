@@ -9,7 +9,7 @@
   import { STRING_TEST } from '$core/proving/kinds/stringTest';
   import { LIGHT_STANDS_MS } from '$core/proving/light';
   import { TOO_DARK_WM2, expectedReading } from '$core/proving/stringCauses';
-  import { worstOf } from '$core/kernel/check';
+  import { worstCheck } from '$core/kernel/check';
   import { useLog } from '$lib/client/logState.svelte';
   import GateMark from '$lib/ui/GateMark.svelte';
   import MarginLedger from '$lib/ui/MarginLedger.svelte';
@@ -49,11 +49,11 @@
   const entries = $derived(log.entries.filter((r) => r.subject.id === string?.id).toReversed());
   const correctingKind = $derived(log.entries.find((e) => e.id === correcting)?.kind);
   const checks = $derived(log.evidence.checks);
-  const verdicts = new SvelteMap<string, ReturnType<typeof worstOf>>();
+  const verdicts = new SvelteMap<string, ReturnType<typeof worstCheck>>();
   $effect(() => {
     for (const e of entries) {
       const { checks: own } = log.evidence.judgement(e);
-      if (own.length) verdicts.set(e.id, worstOf(own.map((c) => c.verdict)));
+      if (own.length) verdicts.set(e.id, worstCheck(own));
     }
   });
   /** The newest light on record, where it was read within minutes: offered by name, never filled in. */
