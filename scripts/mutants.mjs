@@ -42,7 +42,7 @@ function copyOfCore() {
   rmSync(WHERE, { recursive: true, force: true });
   mkdirSync(path.join(WHERE, 'docs'), { recursive: true });
   cpSync('src/core', path.join(WHERE, 'src/core'), { recursive: true });
-  cpSync('docs/rules.md', path.join(WHERE, 'docs/rules.md'));
+  for (const page of ['rules', 'records']) cpSync(`docs/${page}.md`, path.join(WHERE, `docs/${page}.md`));
   cpSync('package.json', path.join(WHERE, 'package.json'));
   symlinkSync(path.resolve('node_modules'), path.join(WHERE, 'node_modules'));
   const { compilerOptions } = JSON.parse(readFileSync('tsconfig.json', 'utf8'));

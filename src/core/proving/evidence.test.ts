@@ -474,6 +474,7 @@ describe('the door', () => {
     );
     crew.add('work', inverter, { gate: 'I-TORQ', doing: 'ends' }, { by: 'Ada' });
     expect(inHand(look(crew, [], 0))).toEqual([]);
+    expect(ask(crew.add('work', inverter, { gate: 'I-ACIR', doing: 'begins' }, { by: 'Bo' }))).toBeNull();
     crew.add('work', inverter, { gate: 'I-ACIR', doing: 'begins' }, { by: 'Bo' });
     expect(
       ask(crew.add('work', { scope: 'string', id: FIRST }, { gate: 'D-POL', doing: 'begins' }, { by: 'Bo' })),

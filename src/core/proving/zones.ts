@@ -2,10 +2,10 @@ import { siteDay } from '../kernel/siteDay';
 import { lineOf } from '../site/line';
 import type { Entry } from './entry';
 import type { Evidence } from './evidence';
+import { gatesOf } from './evidence/said';
 import { timeOf } from './evidence/times';
 import type { GateId } from './gates/machine';
 import { gateRow } from './gates/machine';
-import { kindOf } from './kinds';
 import { WORK } from './kinds/work';
 
 /** Work on a gate that somebody has in hand. */
@@ -16,9 +16,8 @@ export interface InHand {
   readonly since: string;
 }
 
-/** Gates that an entry works on where it stands: those it reads, or the one that is taken in hand. */
-const worksOn = (entry: Entry): readonly GateId[] =>
-  WORK.is(entry) ? [entry.values.gate] : kindOf(entry).gates.filter((g) => gateRow(g).scope === entry.subject.scope);
+/** Gates that an entry works on where it stands: those it reads or signs, or the one that is taken in hand. */
+const worksOn = (entry: Entry): readonly GateId[] => (WORK.is(entry) ? [entry.values.gate] : gatesOf(entry));
 
 /** What is in hand now, beside one entry where it is only asked about: begun today, and neither put down nor closed by a reading of whoever has it. */
 export function inHand(e: Evidence, but?: Entry): readonly InHand[] {
@@ -53,12 +52,12 @@ export function zoneTrouble(entry: Entry, e: Evidence): string | null {
     if (clash)
       return `${clash.by} works ${gateRow(clash.gate).zone} on ${clash.gate} of the same unit: never hands and live at once.`;
     const live =
-      WORK.is(entry) && zone === 'live' && inHand(e).find((w) => w.by === entry.by && gateRow(w.gate).zone === 'live');
+      WORK.is(entry) && zone === 'live' && held.find((w) => w.by === entry.by && gateRow(w.gate).zone === 'live');
     if (live) return `${entry.by} has the live gate ${live.gate} in hand already: one person, one live gate.`;
   }
   return null;
 }
 
-const opposed = (a: string, b: string) => (a === 'hands' && b === 'live') || (a === 'live' && b === 'hands');
+const opposed = (a: string, b: string) => a !== b && a !== 'none' && b !== 'none';
 const unitOf = (object: string, e: Evidence): string =>
   (e.newest && lineOf(e.newest.design).string(object)?.place?.inverterId) ?? object;

@@ -2,6 +2,9 @@ import type { Entry } from '../entry';
 import type { Release } from './log';
 import { timeOf } from './times';
 
+/** The place of an item that has none yet. */
+export const UNPLACED = -1;
+
 /** Something that moves the evidence on: an entry, a release, or a midnight at which something lapses. */
 export class Item {
   /** Items that it names, and so came after. */
@@ -10,7 +13,7 @@ export class Item {
   before: Item | null = null;
   /** Its chain, and its place in the one order that is walked. */
   chain = 0;
-  place = 0;
+  place = UNPLACED;
   done = false;
   /** Earliest time by everything before it in its chain, ms. */
   earliestMs = -Infinity;

@@ -127,6 +127,26 @@ describe('a release that changes', () => {
     expect(look().gate('I-PE', 'inv-1')?.state).toBe('passed');
   });
 
+  it('costs a waiver of what was never tested too, and leaves one of a part that is as it was', () => {
+    const crew = new Crew(twoUnits);
+    crew.site();
+    for (const id of ['inv-1', 'inv-2']) {
+      crew.prove('I-MOUNT', id);
+      const values = { gate: 'I-ADDR', entryId: null, reviewDays: 30 };
+      crew.add('waiver', { scope: 'inverter', id }, values, { reason: 'address plugs come next week' });
+    }
+    const address = CHANGES.find(([what]) => what === 'a bus address')?.[1] as SiteDesign;
+    const back = [address, twoUnits].map((design, i) => ({
+      letter: 'BC'.charAt(i),
+      atMs: crew.nowMs + 60_000 * (i + 1),
+      design,
+    }));
+    const e = evidence({ releases: [A, ...back], entries: crew.entries }, crew.nowMs + 600_000);
+    expect(e.gate('I-ADDR', 'inv-1')).toMatchObject({ state: 'stale', why: 'release B changed what it rests on' });
+    expect(e.gate('I-ADDR', 'inv-2')?.state).toBe('waived');
+    expect(e.gate('I-DRY', 'inv-1')?.state).toBe('locked');
+  });
+
   it('takes a part away, and its gates with it', () => {
     const one = {
       ...twoUnits,

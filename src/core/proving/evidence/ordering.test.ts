@@ -20,7 +20,6 @@ const tick = (gate: 'S-DOC' | 'I-MOUNT' | 'D-ID', object: string, over: Over) =>
 /** Items in the order in which they are walked, each by the entry it stands for. */
 function walked(entries: readonly Entry[]) {
   const items = inOneOrder(chainsOf(entries, [], []));
-  items.forEach((item, i) => (item.place = i));
   const of = (e: Entry) => items.find((i) => i.entry === e) as Item;
   return { items, of };
 }
@@ -87,6 +86,16 @@ describe('which of two came first', () => {
     // The walk has what is named before what names it, though its clock is behind.
     const places = chain.map((i) => items.indexOf(i));
     expect(places).toEqual([...places].sort((a, b) => a - b));
+  });
+
+  it('is kept among what is moved ahead of what names it', () => {
+    const device = (seq: number) => ({ device: { seq } });
+    const before = tick('I-MOUNT', 'inv-1', on('n', 9, device(1)));
+    const named = tick('I-MOUNT', 'inv-1', on('n', 9, device(2)));
+    const naming = tick('I-MOUNT', 'inv-1', on('m', 9, { corrects: named.id, reason: 'typed wrong', ...device(1) }));
+    const { items } = walked([naming, named, before]);
+    expect(items.map((i) => i.entry)).toEqual([before, named, naming]);
+    expect(items.map((i) => i.place)).toEqual([0, 1, 2]);
   });
 
   it('is asked to no end where entries name each other', () => {

@@ -1,5 +1,6 @@
 import type { Entry, Scope } from '../entry';
 import type { Chain, Item } from './items';
+import { UNPLACED } from './items';
 
 /** Which of two items came first, and whether it matters. */
 
@@ -56,7 +57,7 @@ export function precedes(a: Item, b: Item): boolean {
     const item = look.pop() as Item;
     for (const p of [item.before, ...item.after])
       if (p && !seen.has(p) && p.place >= a.place) {
-        if (p === a || a.hi < p.lo) return true;
+        if (p === a) return true;
         seen.add(p);
         look.push(p);
       }
@@ -64,26 +65,17 @@ export function precedes(a: Item, b: Item): boolean {
   return false;
 }
 
-/** One order that fits: by earliest time, and of equals the chains in their sequence and the named before what names them. */
+/** One order that fits, each item with its place: by earliest time, of equals the chains in their sequence, and the named before what names them. */
 export function inOneOrder(chains: readonly Chain[]): readonly Item[] {
-  const all = chains.flat();
-  all.forEach((item, i) => (item.place = i));
-  all.sort((a, b) => a.lo - b.lo || a.place - b.place);
-  all.forEach((item, i) => (item.place = i));
-  return all.some((i) => i.after.some((a) => a.place > i.place)) ? namedFirst(all) : all;
-}
-
-/** Moves an item behind what it names where both have the same earliest time; a circle of names is cut where it is first met. */
-function namedFirst(sorted: readonly Item[]): Item[] {
   const out: Item[] = [];
-  const met = new Set<Item>();
   const place = (item: Item): void => {
-    if (met.has(item)) return;
-    met.add(item);
+    if (item.place !== UNPLACED) return;
+    // A circle of names is cut where it is first met.
+    item.place = out.length;
     if (item.before) place(item.before);
     for (const named of item.after) place(named);
-    out.push(item);
+    item.place = out.push(item) - 1;
   };
-  for (const item of sorted) place(item);
+  for (const item of chains.flat().sort((a, b) => a.lo - b.lo)) place(item);
   return out;
 }

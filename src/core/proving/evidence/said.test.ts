@@ -82,6 +82,9 @@ describe('an accepted caution', () => {
       /Only the newest/,
     );
     expect(gate(crew)?.state).toBe('caution');
+    // Nor by an entry that calls the unit a string.
+    expect(note(crew, accept(newer, { subject: { scope: 'string', id: UNIT } }))).toMatch(/Only the newest/);
+    expect(gate(crew)?.state).toBe('caution');
     // A reading that does not count has nothing to accept, though it is the newest and a caution.
     const unsigned = read(4, { role: 'helper', licensedUntil: null });
     expect(note(crew, accept(unsigned))).toMatch(/Only the newest/);
@@ -115,6 +118,9 @@ describe('a waiver', () => {
     expect(said(null, 'I-PE')).toMatch(/can never be waived/);
     expect(said(null, 'I-TORQ', { role: 'lead', licensedUntil: null })).toMatch(/Only an electrician/);
     expect(said(null, 'S-DOC')).toMatch(/names the newest fail of S-DOC/);
+    // A gate that was never tested has no fail to name.
+    expect(said('01969a00-0000-7000-8000-00000000ffff', 'I-ADDR')).toMatch(/names the newest fail of I-ADDR/);
+    expect(gate(crew, 'I-PE')?.state).toBe('passed');
   });
   it('of a gate that rests on others stands only while they do, and of one that rests on none stands alone', () => {
     const { crew, waive } = atTheRun();
@@ -128,6 +134,12 @@ describe('a waiver', () => {
     expect(gate(other.crew, 'I-TORQ')?.state).toBe('waived');
     other.read(0.2);
     expect(gate(other.crew, 'I-TORQ')).toMatchObject({ state: 'stale', why: 'I-ACIR@inv-1 is not closed any more' });
+    // All but one of what it rests on is not enough: its address is waived and its joints are tight, and nothing is landed.
+    const cover = atTheRun();
+    for (const g of ['I-ACIR', 'I-TORQ'] as const) cover.crew.prove(g, UNIT);
+    cover.waive(null, 'I-ADDR');
+    cover.waive(null, 'I-COVER');
+    expect(gate(cover.crew, 'I-COVER')).toMatchObject({ state: 'stale', why: 'its needs were not closed' });
     // A day that is not safe any more costs no waiver, and hinders none.
     const late = atTheRun();
     late.crew.prove('I-ACIR', UNIT);
@@ -171,6 +183,23 @@ describe('a correction', () => {
     expect(note(crew, third)).toBe('That entry has been corrected already: correct the newer one.');
     expect(gate(crew)?.state).toBe('failed');
     expect(note(crew, second)).toBeUndefined();
+    // Beside other readings too.
+    read(200);
+    expect(note(crew, read(0.3, { corrects: first.id, reason: 'typed the wrong line' }))).toMatch(/corrected already/);
+    expect(gate(crew)?.state).toBe('passed');
+  });
+  it('of a reading that no gate here took says nothing of any', () => {
+    const { crew } = atTheRun();
+    const tick = crew.add('gate', inverter, { gate: 'S-DOC', result: 'fail', evidence: 'drawings are missing' });
+    const right = crew.add(
+      'gate',
+      inverter,
+      { gate: 'S-DOC', result: 'pass', evidence: 'drawings are here' },
+      { corrects: tick.id, reason: 'looked again' },
+    );
+    expect(note(crew, tick)).toBe('Gate S-DOC belongs to a site.');
+    expect(note(crew, right)).toBeUndefined();
+    expect(look(crew).gate('S-DOC', 'site')?.state).toBe('passed');
   });
   it('raises only where its maker may sign, lowers whoever made it, and never ticks a measured gate', () => {
     const crew = new Crew(design);
@@ -183,6 +212,15 @@ describe('a correction', () => {
       licensedUntil: null,
     });
     expect(note(crew, raise)).toMatch(/signed by the lead; a helper may not/);
+    // The same again raises nothing, whoever says it.
+    const again = crew.tick('I-MOUNT', UNIT, 'fail', {
+      corrects: fail.id,
+      reason: 'said it badly',
+      role: 'helper',
+      licensedUntil: null,
+    });
+    expect(note(crew, again)).toBeUndefined();
+    crew.entries.pop();
     expect(gate(crew, 'I-MOUNT')?.state).toBe('failed');
     crew.tick('I-MOUNT', UNIT, 'pass', {
       corrects: fail.id,

@@ -270,4 +270,15 @@ describe('the alarm', () => {
     for (const { state } of stepsOf('off')) sure.step(UNIT, 'off', state);
     expect(run(sure).live).toBe(false);
   });
+
+  it('is not raised where nothing was switched, though more orders are open than can be tried: what was touched is proved anew', () => {
+    const crew = permitted();
+    crew.wait(120);
+    const over = (n: number) => ({ device: { id: `p${n % 6}`, roundTripMs: 4e6 }, minutes: 0.01 });
+    for (let i = 0; i < 24; i++) crew.tick('I-MOUNT', UNIT, 'pass', over(i));
+    for (let i = 0; i < 24; i++) crew.tick('D-ID', 's-1', 'pass', over(i));
+    const open = { state: 'stale', why: 'the clocks leave the order of the work open' };
+    expect([look(crew).gate('I-MOUNT', UNIT), look(crew).gate('D-ID', 's-1')]).toMatchObject([open, open]);
+    expect(look(crew).unit(UNIT)).toMatchObject({ switchOff: false, run: { live: false } });
+  });
 });

@@ -130,6 +130,15 @@ describe('a happening', () => {
     expect(look(crew).unit(ONE).run.stopped).toBeNull();
   });
 
+  it('leaves a proof with the first reason that took it', () => {
+    const crew = new Crew(design);
+    crew.site();
+    for (const g of ['I-MOUNT', 'I-PE', 'I-ACIR'] as const) crew.prove(g, ONE);
+    for (const what of ['AC cable touched', 'AC cable damaged'])
+      crew.add('happening', { scope: 'inverter', id: ONE }, { what, seen: 'seen by somebody' });
+    expect(look(crew).gate('I-ACIR', ONE)).toMatchObject({ state: 'stale', why: 'AC cable touched' });
+  });
+
   it('makes a waiver stale, which never comes back', () => {
     const crew = new Crew(design);
     crew.site();

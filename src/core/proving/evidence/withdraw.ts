@@ -7,7 +7,7 @@ import { HAPPENINGS } from '../tables/happenings';
 import type { Happening } from '../tables/happenings';
 import type { Applied } from './applied';
 import type { Stand } from './state';
-import { standOf } from './state';
+import { isUntouched, standOf } from './state';
 import { resetRun, stopOrder } from './orders';
 
 /** What makes proofs stale: a gate beneath them that opens, something that happened, an order that clocks leave open. */
@@ -33,7 +33,7 @@ export function openBeneath(app: Applied, row: GateRow, object: string): string 
 }
 
 /** A gate that was closed is not any more. */
-function opened(app: Applied, row: GateRow, object: string, lapse = false): void {
+function opened(app: Applied, row: GateRow, object: string, lapse: boolean): void {
   const key = gateKey(row.id, object);
   if (row.id === 'S-SAFE') {
     for (const unit of app.net.model.inverters) stopOrder(app, unit.id, 'the day is not safe any more');
@@ -43,34 +43,33 @@ function opened(app: Applied, row: GateRow, object: string, lapse = false): void
     if (!lapse || !app.moment.run(object).live) app.moment.putRun(object, { permitLost: true });
     stopOrder(app, object, lapse ? 'the permit ended with its day' : 'the permit was withdrawn');
   } else if (row.id !== 'S-HAND') withdraw(app, 'S-HAND', 'site', `${key} is not closed any more`);
-  for (const dependent of DEPENDENTS.get(row.id) ?? [])
-    for (const at of restingOn(app, dependent, row, object))
+  for (const dependent of DEPENDENTS.get(row.id) as readonly GateRow[])
+    for (const at of partsAt(app, dependent, row.scope, object))
       withdraw(app, dependent.id, at, `${key} is not closed any more`);
 }
 
-/** The parts at which a gate rests on another gate at one part. */
-function restingOn({ net }: Applied, dependent: GateRow, on: GateRow, object: string): readonly string[] {
-  if (dependent.scope === on.scope) return [object];
-  if (on.scope === 'site') return net.objects(dependent);
-  if (on.scope === 'string')
-    return [dependent.scope === 'site' ? 'site' : net.unitOf(object)].filter((x) => x !== undefined);
-  return dependent.scope === 'string' ? net.stringsOf(object) : ['site'];
+/** Where a gate stands along the line of a part: at it, at what hangs on it, at what it hangs on, at the whole site. */
+function partsAt({ net }: Applied, row: GateRow, scope: GateRow['scope'], object: string): readonly string[] {
+  if (row.scope === scope) return [object];
+  if (row.scope === 'site') return ['site'];
+  if (scope === 'site') return net.objects(row);
+  return scope === 'string' ? net.unitsOf(object) : net.stringsOf(object);
 }
 
 /** Makes the proof of a gate stale: every reading so far, so that none of them comes back by a correction either. */
 export function withdraw(app: Applied, gate: GateId, object: string, why: string): void {
   const stand = app.moment.stand(gate, object);
   if (gate === 'I-PERMIT') app.moment.putRun(object, { permitLost: true });
-  if (stand.readings.every((r) => r.broken !== null) && (stand.waived === null || stand.waived.broken !== null)) return;
-  const readings = stand.readings.map((r) => (r.broken === null ? { ...r, broken: why } : r));
+  if (isUntouched(stand)) return;
+  const readings = stand.readings.map((r) => ({ ...r, broken: r.broken ?? why }));
   const waived = stand.waived && { ...stand.waived, broken: stand.waived.broken ?? why };
   put(app, gateRow(gate), object, standOf(readings, waived));
 }
 
 export function happened(app: Applied, entry: Entry, what: string): void {
-  const happening: Happening | undefined = HAPPENINGS.find((h) => h.what === what);
-  if (!happening || happening.scope !== entry.subject.scope)
-    return app.note(entry, `${what} happens to ${withArticle(happening?.scope ?? 'known part')}.`);
+  const happening = HAPPENINGS.find((h) => h.what === what) as Happening;
+  if (happening.scope !== entry.subject.scope)
+    return app.note(entry, `${what} happens to ${withArticle(happening.scope)}.`);
   for (const [gate, object] of withdrawnBy(app, happening, entry.subject.id)) withdraw(app, gate, object, what);
   if (happening.allThatRests) resetRun(app, entry.subject.id);
 }
@@ -82,21 +81,13 @@ function withdrawnBy(app: Applied, h: Happening, object: string): [GateId, strin
       (r.staleOn as readonly string[]).some((s) => (h.staleOn as readonly string[]).includes(s)) ||
       h.withdraws?.includes(r.id),
   );
-  const direct = named.flatMap((r) => partsNear(app, r, h, object).map((o): [GateId, string] => [r.id, o]));
+  const direct = named.flatMap((r) => partsAt(app, r, h.scope, object).map((o): [GateId, string] => [r.id, o]));
   if (!h.allThatRests) return direct;
   const all = new Map(direct.map((x) => [gateKey(...x), x]));
   for (const [gate, at] of all.values())
     for (const row of ROWS.filter((r) => (r.needs as readonly string[]).includes(gate)))
-      for (const o of restingOn(app, row, gateRow(gate), at)) all.set(gateKey(row.id, o), [row.id, o]);
+      for (const o of partsAt(app, row, gateRow(gate).scope, at)) all.set(gateKey(row.id, o), [row.id, o]);
   return [...all.values()];
-}
-
-/** Where a gate stands that belongs to the part to which something happened. */
-function partsNear({ net }: Applied, row: GateRow, h: Happening, object: string): readonly string[] {
-  if (row.scope === h.scope) return [object];
-  if (row.scope === 'site') return ['site'];
-  if (h.scope === 'string') return [net.unitOf(object)].filter((x) => x !== undefined);
-  return h.scope === 'inverter' ? net.stringsOf(object) : [];
 }
 
 /** Makes everything at these parts stale and stops their orders: nobody can say in which order it was done. `live`: units that may be on. */

@@ -88,8 +88,10 @@ export class GateNet {
     return row.scope === 'string' ? this.model.inverters.flatMap((i) => [...i.strings]) : [];
   }
 
-  unitOf(string: string): string | undefined {
-    return this.#unitOf.get(string);
+  /** The unit of a string, as a list: empty where it hangs on nothing. */
+  unitsOf(string: string): readonly string[] {
+    const unit = this.#unitOf.get(string);
+    return unit === undefined ? [] : [unit];
   }
 
   stringsOf(unit: string): readonly string[] {
@@ -122,7 +124,7 @@ export class GateNet {
     if (needed.scope === 'site') return standing(['site']);
     if (row.scope === 'site') return this.objects(needed).length ? standing(this.objects(needed)) : null;
     if (row.scope === needed.scope) return standing([object]);
-    if (needed.scope === 'inverter') return standing([this.unitOf(object) ?? object]);
+    if (needed.scope === 'inverter') return standing(this.unitsOf(object));
     const own = this.stringsOf(object);
     return own.length ? standing(own) : null;
   }

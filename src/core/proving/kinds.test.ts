@@ -1,0 +1,155 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { Crew, healthy } from '../testing/crew';
+import { twoUnits } from '../testing/handedOver';
+import { recordKindsPage } from '../testing/recordKindsPage';
+import type { Entry, EntrySubject } from './entry';
+import { evidence } from './evidence';
+import { KINDS, kindNamed, measuring, recordSchema } from './kinds';
+
+const released = [{ letter: 'A', atMs: 0, design: twoUnits }];
+const PARTS: readonly EntrySubject[] = [
+  { scope: 'site', id: 'site' },
+  { scope: 'inverter', id: 'inv-1' },
+  { scope: 'string', id: 's-1' },
+];
+const judged = (entry: Entry) =>
+  evidence({ releases: released, entries: [entry] }, Date.parse(entry.doneAt)).judgement(entry);
+
+describe('kinds of record', () => {
+  it('stand in docs/records.md as they are: fields, what they ask, what they say, how they are written', () =>
+    expect(readFileSync('docs/records.md', 'utf8')).toBe(recordKindsPage()));
+
+  it('have names of their own, and one measurement for each gate that closes by one', () => {
+    expect(new Set(KINDS.map((k) => k.kind)).size).toBe(KINDS.length);
+    expect(() => kindNamed('guess')).toThrow(/kind must be one of ac-insulation, .* \(got guess\)/);
+    for (const k of KINDS) for (const gate of k.gates) expect(measuring(gate)).toBe(k);
+    expect(measuring('I-MOUNT')).toBeUndefined();
+  });
+
+  it.each(KINDS.filter((k) => k.instrument).flatMap((k) => k.scopes.map((scope) => [k.kind, scope] as const)))(
+    '%s of a part that the design does not know (%s) proves nothing',
+    (kind, scope) => {
+      const there = PARTS.find((p) => p.scope === scope) as EntrySubject;
+      if (scope === 'site') return;
+      const gone = { ...there, id: `${there.id}9` } as EntrySubject;
+      const entry = new Crew(twoUnits).add(kind, gone, healthy(kind, twoUnits, there));
+      const { checks, says } = judged(entry);
+      expect(checks).toEqual([]);
+      expect(says.map((s) => s.result)).toEqual(says.map(() => null));
+      expect(says.length).toBeGreaterThan(0);
+      // The same where it is there says something of every gate of that part.
+      const own = judged(new Crew(twoUnits).add(kind, there, healthy(kind, twoUnits, there)));
+      expect(own.says.map((s) => [s.gate, s.result])).toEqual(says.map((s) => [s.gate, 'pass']));
+    },
+  );
+
+  it('are written as they are found, not only as they are wished for', () => {
+    const line = (kind: string, part: EntrySubject, over: object) => {
+      const k = kindNamed(kind);
+      const values = { ...healthy(kind, twoUnits, part), ...over };
+      return [k.line(values as never), k.printed?.row(values as never).at(-1)];
+    };
+    const [site, unit, string] = PARTS as [EntrySubject, EntrySubject, EntrySubject];
+    expect(line('stop', site, { restarted: true })[0]).toBe('0.1 % left after 1.2 s, came back by itself');
+    expect(line('permission', site, { limitKw: 30 })[0]).toBe('operator letter 26-0418, valid to 2026-12-31, 30 kW');
+    expect(line('dc-insulation', string, { part: 2, ofParts: 3 })[0]).toBe('42 MΩ at 1500 V, 60 s, part 2 of 3');
+    expect(line('string-test', string, { currentA: 4.2 })).toEqual([expect.stringMatching(/, 4\.2 A$/), '4.2 A']);
+    expect(line('torque', unit, { witnessMarks: false })).toEqual([expect.stringMatching(/, not marked$/), 'no']);
+    expect(kindNamed('supply').printed?.row({ ...healthy('supply', twoUnits, site), npeV: null } as never)[2]).toBe(
+      '–',
+    );
+    const said = (kind: string, values: object) => kindNamed(kind).line(values as never);
+    expect(said('gate', { gate: 'I-MOUNT', result: 'fail', evidence: 'loose' })).toBe('I-MOUNT failed: loose');
+    expect(said('step', { order: 'off', state: 'PROVE_DEAD', seen: 'dead' })).toBe('off: prove dead, dead');
+    expect(said('open-point', { closed: true, text: 'label', owner: 'Ada' })).toBe('closed: label (Ada)');
+  });
+});
+
+describe('a form', () => {
+  const [, unit, string] = PARTS as [EntrySubject, EntrySubject, EntrySubject];
+  const fill = (kind: string, part: EntrySubject, typed: Readonly<Record<string, unknown>>) => {
+    const form = kindNamed(kind).form?.(twoUnits, part);
+    return form?.toValues?.({ ...form.blank, ...typed });
+  };
+  it('of a landing has a field for every string that hangs there, in the printed order, and no other', () => {
+    const hung = twoUnits.strings.filter((s) => s.place?.inverterId === unit.id);
+    const typed = Object.fromEntries(hung.map((_, i) => [`input${i}`, 800 + i]));
+    expect(fill('landing', unit, { ...typed, clicked: true, capped: true })).toEqual({
+      inputs: hung.map((s, i) => ({ stringId: s.id, voltageV: 800 + i })),
+      clicked: true,
+      capped: true,
+    });
+  });
+  it('of the joints has a field for every one, at both ends', () => {
+    const { joints } = healthy('torque', twoUnits, unit) as { joints: readonly { readonly at: string }[] };
+    const typed = Object.fromEntries(joints.map((_, i) => [`joint${i}`, 20 + i]));
+    expect(fill('torque', unit, { ...typed, boardTargetNm: 31, mode: 'readout', witnessMarks: true })).toEqual({
+      joints: joints.map(({ at }, i) => ({ at, appliedNm: 20 + i })),
+      boardTargetNm: 31,
+      mode: 'readout',
+      witnessMarks: true,
+    });
+  });
+  it('of an open point leaves it open, with or without a day', () => {
+    const typed = { text: 'label', severity: 'work', owner: 'Ada' };
+    expect(fill('open-point', string, { ...typed, due: '' })).toEqual({ ...typed, due: null, closed: false });
+    expect(fill('open-point', string, { ...typed, due: '2026-06-01' })).toMatchObject({ due: '2026-06-01' });
+  });
+});
+
+describe('an entry as it comes in', () => {
+  const [site, unit, string] = PARTS as [EntrySubject, EntrySubject, EntrySubject];
+  const good = (kind: string, part: EntrySubject, values = healthy(kind, twoUnits, part)) =>
+    new Crew(twoUnits).add(kind, part, values);
+  const issues = (entry: object) => {
+    const read = recordSchema.safeParse(entry);
+    return read.success ? [] : read.error.issues.map((i) => [i.path.join('.'), i.message]);
+  };
+  it('belongs to a part of its kind', () => {
+    const entry = good('torque', unit);
+    expect(issues(entry)).toEqual([]);
+    expect(issues({ ...entry, subject: string })).toEqual([
+      ['subject', 'Torque of the power joints belongs to an inverter.'],
+    ]);
+    expect(issues({ ...good('earth', site), subject: string })).toEqual([
+      ['subject', 'Earth continuity belongs to a site or an inverter.'],
+    ]);
+  });
+  it('is put right with a reason, where its kind can be', () => {
+    const corrects = '01969a00-0000-7000-8000-00000000000f';
+    for (const reason of [null, '  '])
+      expect(issues({ ...good('torque', unit), corrects, reason })).toEqual([
+        ['reason', 'A correction needs a reason.'],
+      ]);
+    expect(issues({ ...good('torque', unit), corrects, reason: 'misread' })).toEqual([]);
+    const signed = new Crew(twoUnits).add('signature', site, { statement: 'taken over' });
+    expect(issues({ ...signed, corrects, reason: 'misread' })).toEqual([
+      ['corrects', 'A signature is not corrected: make a new entry.'],
+    ]);
+  });
+  it('has its instrument, of a kind that reads this, within its range, where it measures at all', () => {
+    const entry = good('dc-insulation', string);
+    expect(issues({ ...entry, instrument: null })).toEqual([['instrument', 'A measurement needs its instrument.']]);
+    expect(issues({ ...entry, instrument: { ...entry.instrument, kind: 'clamp meter' } })).toEqual([
+      [
+        'instrument.kind',
+        'Insulation of a string is measured with an insulation tester or a PV tester, not with a clamp meter.',
+      ],
+    ]);
+    const range = { of: 'insulation', min: 1, max: 42, accuracyPercent: null, digits: null, resolution: null };
+    const read = (over: object) =>
+      issues({ ...entry, instrument: { ...entry.instrument, name: 'tester', ranges: [{ ...range, ...over }] } });
+    expect(read({})).toEqual([]);
+    expect(read({ min: 42, max: 50 })).toEqual([]);
+    expect(read({ max: 41.9 })).toEqual([
+      ['values.megohm', '42 is outside the insulation range of tester: 1 to 41.9.'],
+    ]);
+    expect(read({ min: 42.1, max: 99 })).toEqual([
+      ['values.megohm', '42 is outside the insulation range of tester: 42.1 to 99.'],
+    ]);
+    // A range of something else holds nothing against it.
+    expect(read({ of: 'resistance', max: 2 })).toEqual([]);
+    expect(issues(new Crew(twoUnits).tick('I-MOUNT', 'inv-1', 'pass'))).toEqual([]);
+  });
+});
