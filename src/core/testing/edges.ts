@@ -19,19 +19,20 @@ export interface Edges<S> {
 
 const SUBJECT = { element: 'string', path: 'somewhere' } as const;
 
-/** Tests a rule at its edges: just holds, tight, stops, and unknown for each of its needs. A need without a case fails. */
-export function edges<S>(
-  rule: Rule<S>,
-  { holds, tight = [], stops = [], without, numbers = [], says = [] }: Edges<S>,
-): void {
+/**
+ * Tests a rule at its edges: just holds, tight, stops, and unknown for each of its needs. A need without a case fails. The cases are made anew
+ * in every test: what makes them is tested with the rule.
+ */
+export function edges<S>(rule: Rule<S>, cases: () => Edges<S>): void {
   const check = (about: S) => rule.check(about, SUBJECT);
+  const given = cases();
   describe(rule.id, () => {
     it.each([
-      ['holds', holds],
-      ['tight', tight],
-      ['stop', stops],
+      ['holds', () => cases().holds],
+      ['tight', () => cases().tight ?? []],
+      ['stop', () => cases().stops ?? []],
     ] as const)('%s', (verdict, parts) => {
-      for (const about of parts) {
+      for (const about of parts()) {
         const c = check(about);
         expect(c.verdict, c.working.join(' / ')).toBe(verdict);
         expect(c.working.length).toBeGreaterThan(0);
@@ -39,6 +40,7 @@ export function edges<S>(
       }
     });
     it('is unknown without any one of its needs, and names it', () => {
+      const { without } = cases();
       expect(Object.keys(without).sort()).toEqual([...new Set(rule.asks)].sort());
       for (const [name, about] of Object.entries(without)) {
         const c = check(about);
@@ -46,17 +48,17 @@ export function edges<S>(
         expect(c.working[0]).toMatch(/^Missing: \S/);
       }
     });
-    if (numbers.length)
+    if (given.numbers)
       it('gives the worked numbers', () => {
-        for (const [about, wanted] of numbers) {
+        for (const [about, wanted] of cases().numbers ?? []) {
           const c = check(about);
           for (const [field, value] of Object.entries(wanted) as ['value', number][])
             expect(c[field], `${field}: ${c.working.join(' / ')}`).toBeCloseTo(value, 6);
         }
       });
-    if (says.length)
+    if (given.says)
       it('tells how, line by line', () => {
-        for (const [about, ...lines] of says)
+        for (const [about, ...lines] of cases().says ?? [])
           expect(check(about).working).toEqual(lines.map((line) => expect.stringMatching(line)));
       });
   });

@@ -10,7 +10,7 @@ const gland = (
 /** 4 × 120 mm² builds up to 44.6 mm; a real one has 43.262 to 49.06 mm (IEC 60502-1, recalled; −3…+10 % common practice). */
 const built = (min: number, max: number) => gland(null, min, max);
 
-edges(GLAND, {
+edges(GLAND, () => ({
   holds: [gland(35), gland(60), built(43.26, 49.07)],
   tight: [built(43.27, 60), built(35, 49), built(44.6, 60), built(35, 44.6)],
   stops: [gland(34.99), gland(60.01), built(44.61, 60), built(35, 44.59)],
@@ -29,4 +29,4 @@ edges(GLAND, {
     [gland(40), /^40 mm measured in a gland for 35 to 60 mm$/, /^Keep the inner seal/],
     [built(43.27, 60), /./, /seal/, /measure it before drilling/],
   ],
-});
+}));

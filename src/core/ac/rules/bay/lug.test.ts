@@ -10,7 +10,7 @@ const lug = (
   palmWidthMm: number | null = null,
 ) => acRun({ run: { sectionMm2, metal, palmWidthMm }, bay: { studM } });
 
-edges(LUG, {
+edges(LUG, () => ({
   // DIN 46235: 185 mm² is made for M10, 240 mm² from M12 (recalled). A palm measured on the lug in hand says that it is there.
   holds: [lug(120), lug(185), lug(240, 12), lug(240, 10, 'Cu', 40), lug(150, 10, 'Al', 34)],
   without: { 'metal and section': lug(null), 'palm width of the lug': lug(150, 10, 'Al') },
@@ -22,7 +22,7 @@ edges(LUG, {
     // Bimetal lugs have no standard palm, so no standard hole either.
     [lug(150, 8, 'Al'), /^Missing: palm width and thickness from the lug sheet$/],
   ],
-});
+}));
 
 it('names die, crimps and strip of a copper lug, and how aluminium is prepared', () => {
   const working = (r: ReturnType<typeof lug>) => LUG.check(r, { element: 'lug', path: '' }).working;

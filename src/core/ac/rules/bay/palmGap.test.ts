@@ -5,7 +5,7 @@ import { PALM_GAP } from './palmGap';
 const gap = (studSpacingMm: number | null, lineV: number | null = 400) =>
   acRun({ run: { palmWidthMm: 30 }, bay: { studSpacingMm }, survey: { lineV } });
 
-edges(PALM_GAP, {
+edges(PALM_GAP, () => ({
   holds: [gap(40), gap(40, 480), gap(44, 481)],
   tight: [gap(39.99), gap(33), gap(43.99, 481), gap(35.5, 481)],
   stops: [gap(32.99), gap(35.49, 481)],
@@ -17,4 +17,4 @@ edges(PALM_GAP, {
   },
   numbers: [[gap(45), { value: 15, limit: 3, margin: 400 }]],
   says: [[gap(null), /^Missing: stud spacing of T100$/]],
-});
+}));

@@ -6,7 +6,7 @@ import { PALM_THICKNESS } from './palmThickness';
 const palm = (palmThicknessMm: number | null, palmMaxThicknessMm: number | null = 7, parallel: number | null = 1) =>
   acRun({ run: { palmThicknessMm, parallel }, bay: { palmMaxThicknessMm } });
 
-edges(PALM_THICKNESS, {
+edges(PALM_THICKNESS, () => ({
   holds: [palm(7), palm(3.5, 7, 2)],
   // The bound of the table passes the limit, and the palm in hand may not: measure it.
   tight: [palm(null, 5.4)],
@@ -23,7 +23,7 @@ edges(PALM_THICKNESS, {
     [palm(3, 7, 2), /^2 × 3 mm = 6\.0 mm on 7 mm$/],
     [palm(null, 5.4), /5\.5 mm on 5\.4 mm/, /upper bound: measure/],
   ],
-});
+}));
 
 it('keeps no negative margin where only the bound is past the limit', () =>
   expect(PALM_THICKNESS.check(palm(null, 5.4), { element: 'lug', path: '' }).margin).toBeNull());

@@ -6,7 +6,7 @@ import { TORQUE } from './torque';
 const torque = (torqueMinNm: number | null, torqueMaxNm: number | null, studM: 6 | 8 | 10 = 10) =>
   acRun({ bay: { torqueMinNm, torqueMaxNm, studM } });
 
-edges(TORQUE, {
+edges(TORQUE, () => ({
   // A sheet that prints one figure is a sheet: ±10 % about it (common practice).
   holds: [torque(20, 30), torque(25, null), torque(null, 25), torque(25, 25)],
   tight: [torque(null, null)],
@@ -26,7 +26,7 @@ edges(TORQUE, {
     [torque(24, 25), /./, /the window is empty/],
     [torque(30, 20), /^Missing: torque of the AC studs of T100, the right way round$/],
   ],
-});
+}));
 
 it('gives the tool a narrower window than the joint (ISO 6789-1: 4 % over 10 N·m, 6 % to it)', () => {
   const lines = (r: ReturnType<typeof torque>) => TORQUE.check(r, { element: 'lug', path: '' }).working;

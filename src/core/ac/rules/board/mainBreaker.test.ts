@@ -5,7 +5,7 @@ import { MAIN_BREAKER } from './mainBreaker';
 const main = (mainBreakerA: number | null, mainAmbientC: number | null = 45) =>
   boardLoad(4, { mainBreakerA, mainAmbientC });
 
-edges(MAIN_BREAKER, {
+edges(MAIN_BREAKER, () => ({
   holds: [main(640 / 0.97), main(640, 40), main(800)],
   stops: [main(659.7), main(639.9, 40)],
   without: {
@@ -19,4 +19,4 @@ edges(MAIN_BREAKER, {
     [main(125), { value: 125, limit: 640 / 0.91 }],
     [main(126), { value: 126, limit: 640 / 0.97 }],
   ],
-});
+}));

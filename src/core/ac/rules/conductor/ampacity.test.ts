@@ -6,10 +6,10 @@ import { AMPACITY } from './ampacity';
 const IZ = 346 * 0.91 * 0.82;
 const breaker = (breakerA: number | null) => acRun({ run: { breakerA } });
 
-edges(AMPACITY, {
+edges(AMPACITY, () => ({
   holds: [breaker(0.95 * IZ), breaker(160)],
   tight: [breaker(0.951 * IZ), breaker(IZ)],
   stops: [breaker(1.001 * IZ)],
   without: { breaker: breaker(null), 'current the cable may carry': acRun({ run: { ambientC: null } }) },
   numbers: [[breaker(200), { value: 200, limit: IZ }]],
-});
+}));

@@ -10,7 +10,7 @@ const cable = (
 ) => acRun({ run: { cores, ...over }, type: { wiring } });
 const beside = { peInCable: false } as const;
 
-edges(CORES, {
+edges(CORES, () => ({
   holds: [
     cable('5-core', '5-wire'),
     cable('4-core', '5-wire', beside),
@@ -36,4 +36,4 @@ edges(CORES, {
     [cable('5-core', '5-wire', { peMetal: 'Al' }), /^5 cores for 5 conductors, the PE among them$/, /of one metal/],
     [cable('4-core', '5-wire', beside), /the PE beside the cable$/],
   ],
-});
+}));

@@ -8,7 +8,7 @@ import { TERMINAL_VOLTAGE } from './terminalVoltage';
 const board = (boardHighestV: number | null, over: object = {}) =>
   acRun({ run: { lengthM: 0.5 }, survey: { boardHighestV, ...over } });
 
-edges(TERMINAL_VOLTAGE, {
+edges(TERMINAL_VOLTAGE, () => ({
   holds: [board(431.1), board(400)],
   tight: [board(431.3), board(439.9)],
   stops: [board(440.1)],
@@ -25,7 +25,7 @@ edges(TERMINAL_VOLTAGE, {
     [board(265), /^Missing: the line-to-line/],
     [board(431), /^board 431 V, 110000 W, all apparent power as active/, /440\.0 V/],
   ],
-});
+}));
 
 it('takes a board voltage from 0.85 of nominal as it stands, and asks again below', () => {
   for (const v of [340, 380, 452]) expect(boardHighestV({ boardHighestV: v, lineV: 400 }).value).toBe(v);

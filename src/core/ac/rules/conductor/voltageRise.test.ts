@@ -6,7 +6,7 @@ import { VOLTAGE_RISE } from './voltageRise';
 const PERCENT_A_METRE = (100 * Math.sqrt(3) * 160 * (0.153 / 1000) * (1 + 0.00393 * 70)) / 400;
 const rise = (percent: number) => acRun({ run: { lengthM: percent / PERCENT_A_METRE } });
 
-edges(VOLTAGE_RISE, {
+edges(VOLTAGE_RISE, () => ({
   holds: [rise(0.5), rise(1)],
   tight: [rise(1.001), rise(2)],
   stops: [rise(2.001)],
@@ -24,4 +24,4 @@ edges(VOLTAGE_RISE, {
       /1 %, at most 2 %/,
     ],
   ],
-});
+}));

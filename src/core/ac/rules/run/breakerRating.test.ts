@@ -6,7 +6,7 @@ import { BREAKER_RATING } from './breakerRating';
 const breaker = (breakerA: number | null, breakerAmbientC: number | null = 55, breakerGroupFactor: number | null = 1) =>
   acRun({ run: { breakerA, breakerAmbientC, breakerGroupFactor } });
 
-edges(BREAKER_RATING, {
+edges(BREAKER_RATING, () => ({
   holds: [breaker(160 / 0.91), breaker(200), breaker(160, 40), breaker(160, 20), breaker(200, 40, 0.8)],
   stops: [breaker(175.8), breaker(159.9, 40), breaker(199, 40, 0.8)],
   without: {
@@ -15,4 +15,4 @@ edges(BREAKER_RATING, {
   },
   numbers: [[breaker(200), { value: 200, limit: 160 / 0.91 }]],
   says: [[breaker(200), /K = .* = 0\.910; side by side 1$/, /160\.0 A \/ 0\.910 = 175\.8 A; next rating 200/]],
-});
+}));

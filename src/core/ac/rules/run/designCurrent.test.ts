@@ -6,7 +6,7 @@ import { DESIGN_CURRENT } from './designCurrent';
 const BY_POWER = 110_000 / (Math.sqrt(3) * 400);
 const sheet = (ratio: number | null) => acRun({ type: { outputMaxA: ratio === null ? null : ratio * BY_POWER } });
 
-edges(DESIGN_CURRENT, {
+edges(DESIGN_CURRENT, () => ({
   holds: [sheet(0.995), sheet(1), sheet(1.15)],
   tight: [sheet(1.1501), sheet(null)],
   stops: [sheet(0.9949)],
@@ -21,4 +21,4 @@ edges(DESIGN_CURRENT, {
     [sheet(0.99), /158\.8 A$/, /0\.990 of I_calc/, /^Below rated power/],
     [sheet(1.2), /158\.8 A$/, /1\.200 of I_calc/, /inrush or fault current/],
   ],
-});
+}));

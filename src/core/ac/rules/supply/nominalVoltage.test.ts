@@ -5,7 +5,7 @@ import { NOMINAL_VOLTAGE } from './nominalVoltage';
 const grid = (lineV: number | null, lineMinV: number | null = 320, lineMaxV: number | null = 460) =>
   acRun({ survey: { lineV }, type: { lineMinV, lineMaxV } });
 
-edges(NOMINAL_VOLTAGE, {
+edges(NOMINAL_VOLTAGE, () => ({
   // 415 V is a grid of its own; a 400 V unit takes it where its window does.
   holds: [grid(400), grid(415), grid(320), grid(460), grid(400, null, null)],
   stops: [
@@ -24,4 +24,4 @@ edges(NOMINAL_VOLTAGE, {
     [grid(415, 320, null), /^Missing: grid voltage window/],
     [grid(415), /^grid 415 V, inverter 400 V, from 320 to 460 V$/],
   ],
-});
+}));

@@ -6,7 +6,7 @@ import { WIRING } from './wiring';
 const supply = (wiring: '5-wire' | '3-wire plus PE', service: Survey['service']) =>
   acRun({ type: { wiring }, survey: { service } });
 
-edges(WIRING, {
+edges(WIRING, () => ({
   holds: [
     supply('5-wire', 'earthed wye with neutral (TN-S, TN-C-S)'),
     supply('3-wire plus PE', 'IT wye, dedicated transformer'),
@@ -14,4 +14,4 @@ edges(WIRING, {
   tight: [supply('5-wire', 'earthed wye, TT')],
   stops: [supply('5-wire', 'earthed wye, neutral not brought out'), supply('3-wire plus PE', 'high-leg delta')],
   without: { 'supply and its earthing': supply('5-wire', null) },
-});
+}));

@@ -7,7 +7,7 @@ import { LENGTH } from './length';
 const cable = (m: number, bitRate: Parameters<typeof chainOf>[2] = 9600) =>
   chainOf(2, (_, i) => (i === 1 ? { hopM: (m - 2) / 1.05, hopFromId: 'dev-inv-1' } : {}), bitRate);
 
-edges(LENGTH, {
+edges(LENGTH, () => ({
   holds: [cable(1200), cable(1e8 / 115_200, 115_200)],
   stops: [cable(1200.1), cable(1e8 / 115_200 + 0.1, 115_200)],
   without: {
@@ -15,7 +15,7 @@ edges(LENGTH, {
     'routes or positions': { ...cable(100), lengthM: { value: null, missing: ['route or positions for A to B'] } },
   },
   numbers: [[cable(300), { value: 300, limit: 1200, margin: 75 }]],
-});
+}));
 
 it('asks where two devices stand that stand in one another: no hop is of no length', () => {
   const here = { xM: 1, yM: 1, zM: 1 };

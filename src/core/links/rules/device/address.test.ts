@@ -12,7 +12,7 @@ const on = (address: number | null, ...others: (number | null)[]) => ({
   others: others.map((a, i) => device(`INV-0${i + 2}`, a)),
 });
 
-edges(ADDRESS, {
+edges(ADDRESS, () => ({
   holds: [on(1), on(247), on(5, 4, 6)],
   stops: [on(0), on(248), on(5, 5)],
   // While one of them has none, nobody knows whom it will answer with.
@@ -21,7 +21,7 @@ edges(ADDRESS, {
     [on(null, 1), /^Missing: an address for INV-01/],
     [on(5, null, 4, null), /^Missing: an address for INV-02, INV-04 /],
   ],
-});
+}));
 
 it('names who else answers on an address', () =>
   expect(ADDRESS.check(on(5, 5, 7, 5), { element: 'chain', path: '' }).working[0]).toContain('INV-02, INV-04'));

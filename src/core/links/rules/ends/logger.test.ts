@@ -6,7 +6,7 @@ import { LOGGER } from './logger';
 const at = (loggers: readonly number[], terminated = false) =>
   chainOf(4, (_, i) => (loggers.includes(i) ? { kind: 'logger', terminated } : {}));
 
-edges(LOGGER, {
+edges(LOGGER, () => ({
   holds: [at([0]), at([3]), at([0], true)],
   // In the middle it is two arms of one bus: only where its own terminator is out.
   tight: [at([1]), at([2])],
@@ -17,4 +17,4 @@ edges(LOGGER, {
     [at([1], true), /INV-02 sits inside the chain with its terminator on/],
     [at([1]), /allowed only where its internal terminator can be turned off/],
   ],
-});
+}));

@@ -2,4 +2,4 @@ import { acReading } from '../../../testing/acReadings';
 import { edges } from '../../../testing/edges';
 import { ROTATION } from './rotation';
 
-edges(ROTATION, { holds: [acReading()], tight: [acReading({ rotation: 'reversed' })], without: {} });
+edges(ROTATION, () => ({ holds: [acReading()], tight: [acReading({ rotation: 'reversed' })], without: {} }));

@@ -9,7 +9,7 @@ function unbalanced(percent: number) {
   return acReading({ lineV: [400 * (1 + u), side, side] });
 }
 
-edges(UNBALANCE, {
+edges(UNBALANCE, () => ({
   holds: [acReading(), unbalanced(1.999)],
   tight: [unbalanced(2.001), unbalanced(2.999)],
   stops: [unbalanced(3.001)],
@@ -18,4 +18,4 @@ edges(UNBALANCE, {
     [unbalanced(1), { value: 1, limit: 2, margin: 50 }],
     [unbalanced(0.5), { margin: 75 }],
   ],
-});
+}));

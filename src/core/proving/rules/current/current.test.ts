@@ -21,7 +21,7 @@ const test = (currentA: number, over: Partial<CurrentTest> = {}) => ({
 });
 const sisters = (a: number) => ({ sistersA: [a, a, a] });
 
-edges(STRING_CURRENT_RULE, {
+edges(STRING_CURRENT_RULE, () => ({
   holds: [
     test(11.9),
     test(0.9001 * EXPECTED),
@@ -42,7 +42,7 @@ edges(STRING_CURRENT_RULE, {
     [test(11.9), /I_exp = 12.35 A; read 11.90 A, [-−]3.6 %/, /no sisters/],
     [test(12, sisters(12)), /./, /median of 3 sisters 12.00 A/],
   ],
-});
+}));
 
 it('proves nothing in light that moves over 5 % while it is read', () => {
   expect(test(12, { irradianceEndWm2: 880 * 1.05 }).proof.value).not.toBeNull();

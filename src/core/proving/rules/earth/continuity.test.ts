@@ -21,7 +21,7 @@ const leg = (over: Partial<EarthLeg> = {}) => ({
 });
 const LIMIT = 1.25 * (0.0319503747 + 0.01) + 0.05;
 
-edges(EARTH_CONTINUITY, {
+edges(EARTH_CONTINUITY, () => ({
   holds: [leg(), leg({ readOhm: 0.061 + LIMIT - 1e-6 })],
   // 90 m of 16 mm² at 20 °C is 0.097 Ω bare: under half of it another path was measured beside.
   tight: [leg({ readOhm: 0.035, nullOhm: 0.02, lengthM: 90, conductorC: 20 })],
@@ -38,7 +38,7 @@ edges(EARTH_CONTINUITY, {
     [leg({ readOhm: 0.035, nullOhm: 0.02, lengthM: 90, conductorC: 20 }), /./, /./, /parallel path/],
     [leg({ readOhm: 50 }), /./, /./, /loose joint/],
   ],
-});
+}));
 
 it('is 0.0319503747 Ω bare and 0.0419503747 Ω with its joints; 0.096980625 Ω for 90 m (worked values)', () => {
   expect(leg().proof.value?.bareOhm).toBeCloseTo(0.0319503747, 9);

@@ -6,4 +6,8 @@ const used = (day: string) => ({
   day,
 });
 
-edges(CALIBRATION, { holds: [used('2026-05-03'), used('2026-05-04')], tight: [used('2026-05-05')], without: {} });
+edges(CALIBRATION, () => ({
+  holds: [used('2026-05-03'), used('2026-05-04')],
+  tight: [used('2026-05-05')],
+  without: {},
+}));

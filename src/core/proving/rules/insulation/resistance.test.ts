@@ -23,7 +23,7 @@ const TESTER: Instrument = {
   ranges: [{ of: 'insulation', min: 0, max: 1000, accuracyPercent: 15, digits: 5, resolution: 0.01 }],
 };
 
-edges(RESISTANCE, {
+edges(RESISTANCE, () => ({
   holds: [dc(1), dc(200), ac(10), dc(1, 1000, 12), dc(1.3, 1500, 17, {}, TESTER)],
   tight: [ac(9.99), ac(1), dc(1.2, 1500, 17, {}, TESTER)],
   // 36 modules are 20.7 kW: one low reading over all of them condemns nothing, over a third it does. A fail needs no full minute.
@@ -35,7 +35,7 @@ edges(RESISTANCE, {
     [dc(4), { value: 4, limit: 1, margin: 300 }],
     [dc(0.6, 250, 1), { value: 0.6, limit: 0.5, margin: 20 }],
   ],
-});
+}));
 
 it('proves nothing under a minute, or over a large section that reads low', () => {
   const verdict = (r: ReturnType<typeof dc>) => RESISTANCE.check(r, { element: 'string', path: '' }).verdict;

@@ -12,7 +12,7 @@ const input = (voltageV: number | null, over: Partial<LandedInput> = {}): Landed
 });
 
 // Half a module of 20 is 22 V of 880 V.
-edges(LANDED_INPUT, {
+edges(LANDED_INPUT, () => ({
   holds: [input(880), input(858.1), input(901.9), input(700, { alikeV: null }), input(1100, { alikeV: null })],
   stops: [input(857.9), input(902.1), input(-880), input(0), input(1100.1, { alikeV: null })],
   without: { 'voltage at this input': input(null), 'DC limit': input(880, { limitV: null }) },
@@ -23,4 +23,4 @@ edges(LANDED_INPUT, {
     [input(1200, { alikeV: null }), /string 7: 1200.0 V$/, /over the DC limit/],
     [input(836), /./, /1.00 modules from its like/],
   ],
-});
+}));

@@ -4,7 +4,7 @@ import { reading } from '../../../testing/meterReadings';
 import { meterSignature, meterStep } from '../../measure/meterSignature';
 import { METER_PHASES } from './phases';
 
-edges(METER_PHASES, {
+edges(METER_PHASES, () => ({
   holds: [reading(), reading({ changeKw: [17 * 1.149, 17 * 0.851, 17] })],
   stops: [
     reading({ changeKw: [17, -17, 17] }),
@@ -16,7 +16,7 @@ edges(METER_PHASES, {
     [reading(), /L1 1.006: right; L2 1.000: right; L3 0.994: right/],
     [reading({ changeKw: [8.4, 8.5, 8.6] }), /./, /all alike at 0.50/],
   ],
-});
+}));
 
 describe('current transformers (worked values)', () => {
   it('tells two exchanged from two turned', () => {

@@ -2,7 +2,7 @@ import { edges } from '../../../testing/edges';
 import { reading } from '../../../testing/meterReadings';
 import { METER_STEP } from './step';
 
-edges(METER_STEP, {
+edges(METER_STEP, () => ({
   holds: [
     reading(),
     reading({ afterKw: 15.8 }),
@@ -17,4 +17,4 @@ edges(METER_STEP, {
   without: { 'rating of the unit': reading({ ratedKw: null }) },
   numbers: [[reading(), { value: 0.9, limit: 3, margin: 70 }]],
   says: [[reading(), /50.1 kW seen for 51.0 kW; 0.90 of 3.00 kW/]],
-});
+}));

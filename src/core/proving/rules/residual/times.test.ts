@@ -3,7 +3,7 @@ import { device } from '../../../testing/residualDevices';
 import { RESIDUAL_TIMES } from './times';
 
 // Times of IEC 61008-1, Table 1, and the smooth ramp of IEC 62423 (recalled).
-edges(RESIDUAL_TIMES, {
+edges(RESIDUAL_TIMES, () => ({
   holds: [
     device(),
     device({ rampMa: 1100 }),
@@ -34,4 +34,4 @@ edges(RESIDUAL_TIMES, {
     ],
     [device({ delayed: true, atRatedMs: 90 }), /outside 130 to 500 ms/],
   ],
-});
+}));

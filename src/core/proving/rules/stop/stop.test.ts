@@ -12,7 +12,7 @@ const test = (over: Partial<StopReading> = {}): StopReading => ({
   ...over,
 });
 
-edges(STOP_TEST, {
+edges(STOP_TEST, () => ({
   holds: [test(), test({ secondsToZero: 0.4 })],
   stops: [
     test({ secondsToZero: 5.01 }),
@@ -32,4 +32,4 @@ edges(STOP_TEST, {
       /3 s after the reset, not 60 s/,
     ],
   ],
-});
+}));

@@ -10,7 +10,7 @@ const reading = stringTest();
 const COLD_V = reading.coldV ?? Number.NaN;
 const limit = (v: number) => stringTest({ limitV: known(v) });
 
-edges(MEASURED_COLD, {
+edges(MEASURED_COLD, () => ({
   holds: [limit(COLD_V / 0.98), limit(1500)],
   tight: [limit(COLD_V / 0.9801), limit(COLD_V), stringTest({ voltageV: 0.96 * reading.voltageV })],
   stops: [limit(COLD_V - 0.01)],
@@ -19,7 +19,7 @@ edges(MEASURED_COLD, {
     'DC limit': stringTest({ limitV: lacking('legal DC limit, or whether the array is on a building') }),
   },
   numbers: [[limit(1100), { value: COLD_V, limit: 1100 }]],
-});
+}));
 
 it('is read by the method of the site: a table of 1.14 at −10 °C carries the reading 5 % further than the coefficient', () => {
   const by = (method: 'coefficient' | 'table') =>

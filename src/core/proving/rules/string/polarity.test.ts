@@ -3,12 +3,12 @@ import { edges } from '../../../testing/edges';
 import { stringTest } from '../../../testing/readings';
 import { POLARITY } from './polarity';
 
-edges(POLARITY, {
+edges(POLARITY, () => ({
   holds: [stringTest({ voltageV: 0.1 }), stringTest()],
   stops: [stringTest({ voltageV: 0 }), stringTest({ voltageV: -870 })],
   without: {},
   numbers: [[stringTest({ voltageV: -870 }), { value: -870 }]],
-});
+}));
 
 it('tells a reversed string from a dead one', () => {
   const said = (voltageV: number) =>

@@ -19,7 +19,7 @@ const wye = (neutral: boolean, floating = false) =>
 const read = (service: string | null, signature = wye(true)) => ({ service, signature, repeatWanted: true });
 const TN = 'earthed wye with neutral (TN-S, TN-C-S)';
 
-edges(SUPPLY_SERVICE, {
+edges(SUPPLY_SERVICE, () => ({
   holds: [
     read(TN),
     read('earthed wye, TT'),
@@ -38,4 +38,4 @@ edges(SUPPLY_SERVICE, {
     'ten voltages': read(TN, lacking('nominal line voltage')),
   },
   says: [[read(TN), /surveyed: earthed wye with neutral .*; measured: earthed wye with neutral/]],
-});
+}));

@@ -23,7 +23,7 @@ const reading = (v: readonly (number | null)[], low: Three | null = LOW, repeatW
 });
 const nPe = (volts: number) => HEALTHY.with(6, volts);
 
-edges(SUPPLY_SIGNATURE, {
+edges(SUPPLY_SIGNATURE, () => ({
   holds: [reading(HEALTHY), reading(nPe(5)), reading(HEALTHY, null, false)],
   // Without the low-impedance repeat a floating supply would read the same.
   tight: [reading(HEALTHY, null), reading(nPe(5.01)), reading(nPe(10)), reading(nPe(9), null, false)],
@@ -35,7 +35,7 @@ edges(SUPPLY_SIGNATURE, {
     [reading(HEALTHY), /earthed wye with neutral/, /Next: go on/, /0.0036 pu/],
     [reading(HEALTHY, null), /./, /./, /Repeat L–PE at low impedance/, /./],
   ],
-});
+}));
 
 describe('ten voltages (geometry of the phasors; worked values)', () => {
   it.each([

@@ -9,14 +9,14 @@ const at = (over: Partial<ThermalScan> = {}, exponent?: number) => ({
 });
 
 // Bands of NETA MTS 100.18 and 70 K of IEC 61439-1 (recalled), at full load.
-edges(THERMAL_SCAN, {
+edges(THERMAL_SCAN, () => ({
   holds: [at(), at({ likeK: 0.5, riseK: 10, currentA: 64 })],
   tight: [at({ likeK: 3.01 }), at({ likeK: 15 }), at({ riseK: 50.01 }), at({ riseK: 70 })],
   stops: [at({ likeK: 15.01 }), at({ riseK: 70.01 })],
   without: { 'a scan under load': at({ currentA: 63.9 }) },
   numbers: [[at({ riseK: 35 }), { value: 35, limit: 70, margin: 50 }]],
   says: [[at(), /at 100 % load/, /3.0 K over a like joint, 50.0 K over ambient/]],
-});
+}));
 
 it('carries 4.2 K and 21 K at 88 A of 160 A to 10.9312289 K and 54.6561443 K (worked value)', () => {
   const { value } = at({ likeK: 4.2, riseK: 21, currentA: 88 }).proof;

@@ -12,7 +12,7 @@ const applied = (appliedNm: number | null, target = torqueTarget(T100.bay) ?? nu
   toolHolds: true,
 });
 
-edges(APPLIED_TORQUE, {
+edges(APPLIED_TORQUE, () => ({
   holds: [applied(20), applied(25), applied(30)],
   // Nothing on the sheet: the typical range of M10 is the same 20 to 30 N·m, but a print beside the stud outranks it.
   tight: [applied(20, silent), applied(30, silent)],
@@ -26,4 +26,4 @@ edges(APPLIED_TORQUE, {
     [applied(25), /^unit L1: 25 N·m; window 20 to 30 N·m$/],
     [applied(25, silent), /./, /print beside the stud decides/],
   ],
-});
+}));

@@ -13,7 +13,7 @@ const joint = (targetNm: number, tool: Parameters<typeof toolHolds>[0] = INSTRUM
 });
 
 // A wrench up to 60 N·m is accurate from 12 N·m (ISO 6789; recalled).
-edges(TORQUE_TOOL, {
+edges(TORQUE_TOOL, () => ({
   holds: [joint(12), joint(60)],
   stops: [joint(11.99), joint(60.01)],
   without: { 'torque range of the tool': joint(25, { ...INSTRUMENTS['torque tool'], ranges: [] }) },
@@ -21,6 +21,6 @@ edges(TORQUE_TOOL, {
     [joint(25), /inside 0.2 to 1.0/],
     [joint(5), /take another tool/],
   ],
-});
+}));
 
 it('knows no tool without its range', () => expect([toolHolds(null, 25)]).toEqual([null]));

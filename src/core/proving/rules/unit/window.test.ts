@@ -9,7 +9,7 @@ const at = (lineV: [number, number, number], unitMinV: number | null = 320, unit
   unitMaxV,
 });
 
-edges(UNIT_WINDOW, {
+edges(UNIT_WINDOW, () => ({
   holds: [at([400, 400, 400]), at([320, 400, 400]), at([400, 460, 400])],
   stops: [at([319.9, 400, 400]), at([400, 400, 460.1])],
   without: {
@@ -21,4 +21,4 @@ edges(UNIT_WINDOW, {
     [at([366, 400, 400]), { value: 366, limit: 320, margin: (100 * 46) / 460 }],
   ],
   says: [[at([400, 401, 402]), /400.0 \/ 401.0 \/ 402.0 V; T100 takes 320 to 460 V/]],
-});
+}));

@@ -4,7 +4,7 @@ import { DC_POWER } from './dcPower';
 
 const loaded = (dcW: number | null, dcMaxW: number | null = 150_000) => loadedInverter(dcW, { type: { dcMaxW } });
 
-edges(DC_POWER, {
+edges(DC_POWER, () => ({
   holds: [loaded(150_000), loaded(90_000)],
   stops: [loaded(150_001)],
   without: { strings: loaded(null), 'maximum DC power of the inverter': loaded(90_000, null) },
@@ -13,4 +13,4 @@ edges(DC_POWER, {
     [loaded(90_000, null), /^Missing: maximum DC power of T100$/],
     [loaded(120_000), /^120\.00 kW on 150\.0 kW$/],
   ],
-});
+}));

@@ -4,7 +4,7 @@ import { SHEET } from './sheet';
 
 const sheet = (over: Partial<typeof M575>) => ({ ...M575, ...over });
 
-edges(SHEET, {
+edges(SHEET, () => ({
   holds: [M575, sheet({ pmaxW: (M575.umpV * M575.impA) / 1.0099 })],
   tight: [sheet({ pmaxW: (M575.umpV * M575.impA) / 1.0101 }), sheet({ pmaxW: (M575.umpV * M575.impA) / 1.0299 })],
   stops: [
@@ -15,4 +15,4 @@ edges(SHEET, {
   ],
   without: {},
   says: [[sheet({ pmaxW: (M575.umpV * M575.impA) / 1.0101 }), /pmaxW/]],
-});
+}));

@@ -23,7 +23,7 @@ const y = (circuitsTogether: number, parallel: number, sharedM: number | null = 
     cable: { circuitsTogether, fuseA, ambientC: 50 },
   });
 
-edges(CABLE_CURRENT, {
+edges(CABLE_CURRENT, () => ({
   holds: [bundle(3), bundle(20), bundle(6, 1, 32), bundle(5, 2)],
   stops: [
     // Unfused two on a Y of a tracker with two more: 2 × 17.76 A forward and 2 × 17.76 A back.
@@ -55,7 +55,7 @@ edges(CABLE_CURRENT, {
     [bundle(3, 3, 25), /39\.9 A$/, /= 17\.76 A, string fuse 25 A: 25\.00 A$/],
     [y(3, 2), /39\.9 A$/, /N_p = 2/, /^5\.0 m from the Y to the input carry 2 strings: 35\.5\d A$/],
   ],
-});
+}));
 
 it.each(['NEC', 'AU/NZ'] as const)('borrows no table for the %s school', (school) =>
   expect(CABLE_CURRENT.check(onInput({ survey: { school } }), { element: 'string', path: '' }).verdict).toBe('unknown'),

@@ -14,7 +14,7 @@ const stamped = (engineeredUocColdV: number) =>
     string: { modules: 10 },
   });
 
-edges(COLD_VOLTAGE, {
+edges(COLD_VOLTAGE, () => ({
   holds: [limit(COLD_19_V / 0.9899), limit(1500), stamped(55)],
   // A stamped figure more than 3 % under the coefficient's is looked at again, one that no module has stops.
   tight: [limit(COLD_19_V / 0.9901), limit(COLD_19_V), stamped(54.5)],
@@ -26,7 +26,7 @@ edges(COLD_VOLTAGE, {
     [stamped(50), /./, /./, /./, /50 V is no cold voltage of M575/],
   ],
   numbers: [[limit(1100), { value: COLD_19_V, limit: 1100 }]],
-});
+}));
 
 it('is judged by the smallest of inverter, module, connectors and law', () => {
   const smallest = (over: Parameters<typeof onInput>[0]) =>

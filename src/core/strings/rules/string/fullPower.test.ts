@@ -7,7 +7,7 @@ const COLD_17_V = 17 * 42.8 * (1 + 0.00344 * 37);
 const range = (fullPowerMinV: number | null, fullPowerMaxV: number | null) =>
   onInput({ type: { fullPowerMinV, fullPowerMaxV } });
 
-edges(FULL_POWER, {
+edges(FULL_POWER, () => ({
   holds: [range(HOT_17_V, COLD_17_V), range(540, 850)],
   tight: [range(HOT_17_V + 0.01, 850), range(540, COLD_17_V - 0.01)],
   without: {
@@ -25,4 +25,4 @@ edges(FULL_POWER, {
     [range(HOT_17_V + 5, 850), /./, /In the heat 623\.1 V lies under/],
     [range(540, COLD_17_V - 5), /./, /In the cold 820\.2 V lies over/],
   ],
-});
+}));

@@ -17,7 +17,7 @@ const y = (lengthM: number, sharedM: number | null) =>
     sharedM: sharedM === null ? lacking('where the Y of tracker 1, input 1 sits') : known(sharedM),
   });
 
-edges(HOME_RUN_DROP, {
+edges(HOME_RUN_DROP, () => ({
   holds: [drop(1), drop(0.2)],
   tight: [drop(1.001), drop(2), drop(2.5, AGREED)],
   // A reason without a bound, past its bound, or for another string accepts nothing.
@@ -47,7 +47,7 @@ edges(HOME_RUN_DROP, {
     [y(40, 30), /30\.0 m of it with the current of 2 strings/, /13\.44 A/],
     [onInput({ lengthM: 40, string: { leadsM: 12 } }), /12 m of leads and return/, /./],
   ],
-});
+}));
 
 it('shows why more was accepted, and no negative margin then', () => {
   const c = HOME_RUN_DROP.check(drop(2.5, AGREED), { element: 'string', path: '' });

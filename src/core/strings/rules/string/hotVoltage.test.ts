@@ -6,10 +6,10 @@ import { HOT_VOLTAGE } from './hotVoltage';
 const HOT_17_V = 17 * 42.8 * (1 - 0.00344 * 41.75);
 const from = (mpptMinV: number) => onInput({ type: { mpptMinV, fullPowerMinV: null, fullPowerMaxV: null } });
 
-edges(HOT_VOLTAGE, {
+edges(HOT_VOLTAGE, () => ({
   holds: [from(HOT_17_V), from(200)],
   stops: [from(HOT_17_V + 0.01)],
   without: { 'the window of the string': onInput({ survey: { hottestC: null } }) },
   numbers: [[from(200), { value: HOT_17_V, limit: 200 }]],
   says: [[from(200), /17 × 36\.65 V = 623\.1 V ≥ 200 V/]],
-});
+}));

@@ -6,7 +6,7 @@ import { START } from './start';
 const HOT_17_V = 17 * 51.62 * (1 - 0.00251 * 41.75);
 const from = (startV: number | null) => onInput({ type: { startV } });
 
-edges(START, {
+edges(START, () => ({
   holds: [from(HOT_17_V), from(250)],
   stops: [from(HOT_17_V + 0.01)],
   without: {
@@ -18,4 +18,4 @@ edges(START, {
     [from(null), /^Missing: start-up voltage of T100$/],
     [from(250), /17 × 46\.21 V = 785\.6 V ≥ 250 V/],
   ],
-});
+}));

@@ -18,7 +18,7 @@ const confirmed = (s: Survey): Survey => ({
   confirmed: openTemperatureQuestions(s).map(({ question, of }) => ({ question, of })),
 });
 
-edges(TEMPERATURES, {
+edges(TEMPERATURES, () => ({
   holds: [
     place(-12, 52),
     place(-35, 52),
@@ -45,7 +45,7 @@ edges(TEMPERATURES, {
     [place(-12, 52, { hottestC: 3 }), /cool for latitude 52°/],
     [confirmed(place(12, 52)), /^12 °C to 38 °C at 52°$/, /confirmed for these values/],
   ],
-});
+}));
 
 describe('an answer', () => {
   it('is kept for the values it was given for, and for no others', () => {

@@ -7,7 +7,7 @@ const apart = (connectorMaxA: number | null) => onTracker({ type: { connectorMax
 const joined = (connectorMaxA: number) =>
   onTracker({ type: { connectorMaxA } }, [{ place: { input: 1 } }, { place: { input: 1, branch: 2 } }]);
 
-edges(INPUT_CONNECTOR, {
+edges(INPUT_CONNECTOR, () => ({
   holds: [apart(ONE_A), apart(30), joined(2 * ONE_A)],
   stops: [apart(ONE_A - 0.01), joined(2 * ONE_A - 0.01)],
   without: {
@@ -24,4 +24,4 @@ edges(INPUT_CONNECTOR, {
     [apart(30), /^1\.25 × 1\.000 × 14\.21 A × 1 = 17\.76 A on input 1$/],
     [joined(40), /× 2 = 35\.5\d A on input 1, a Y-branch$/],
   ],
-});
+}));

@@ -3,7 +3,7 @@ import { edges } from '../../../testing/edges';
 import { onTracker } from '../../../testing/subjects';
 import { TRACKER_MIX } from './mix';
 
-edges(TRACKER_MIX, {
+edges(TRACKER_MIX, () => ({
   holds: [onTracker(), onTracker({}, [{}, {}]), onTracker({}, [{}, { plane: { label: 'another of the kind' } }])],
   stops: [
     onTracker({}, [{}, { string: { modules: 16 } }]),
@@ -12,7 +12,7 @@ edges(TRACKER_MIX, {
     onTracker({}, [{}, { plane: { moduleTypeId: 'other' } }]),
   ],
   without: {},
-});
+}));
 
 it('names every string of a mixed tracker', () =>
   expect(

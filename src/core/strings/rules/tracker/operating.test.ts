@@ -6,7 +6,7 @@ import { OPERATING } from './operating';
 const TWO_A = 2 * 13.44;
 const two = (trackerOperatingMaxA: number) => onTracker({ type: { trackerOperatingMaxA } }, [{}, {}]);
 
-edges(OPERATING, {
+edges(OPERATING, () => ({
   holds: [two(TWO_A), two(32)],
   tight: [two(TWO_A - 0.01), two(20)],
   without: {
@@ -17,7 +17,7 @@ edges(OPERATING, {
     [two(32), /1\.000 × 13\.44 A × 2 = 26\.88 A on 32\.00 A$/],
     [two(TWO_A / 1.05), /./, /^Over by 5\.0 %/],
   ],
-});
+}));
 
 it('says when the loss is felt: in the best hours to 10 % over, on most clear days beyond', () => {
   const last = (limit: number) => OPERATING.check(two(limit), { element: 'tracker', path: '' }).working.at(-1);

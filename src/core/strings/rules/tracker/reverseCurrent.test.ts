@@ -16,7 +16,7 @@ const nec = (fuseA: number, iscA = ISC) => strings(3, fuseA, { survey: { school:
 const unlike = (fuseMaxA: number, fuseA: number | null = null) =>
   onTracker({ cable: { fuseA } }, [{}, { module: { fuseMaxA } }]);
 
-edges(REVERSE_CURRENT, {
+edges(REVERSE_CURRENT, () => ({
   holds: [
     strings(1),
     moduleFuse(1.25 * ISC),
@@ -59,7 +59,7 @@ edges(REVERSE_CURRENT, {
     [strings(3, 25), /lies above 21\.3\d* A and at most at 25\.00 A, of a rating that is made; 25 A is fitted/],
     [nec(25), /lies from 22\.20 A/],
   ],
-});
+}));
 
 it('offers the fuse that fits, or fewer strings where none does', () => {
   const last = (t: ReturnType<typeof strings>) =>

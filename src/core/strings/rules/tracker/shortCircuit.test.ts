@@ -7,7 +7,7 @@ const TWO_A = 2 * 1.25 * 14.21;
 const two = (trackerShortCircuitMaxA: number, over: object = {}) =>
   onTracker({ type: { trackerShortCircuitMaxA, ...over } }, [{}, {}]);
 
-edges(SHORT_CIRCUIT, {
+edges(SHORT_CIRCUIT, () => ({
   holds: [two(TWO_A), two(TWO_A / 1.25, { shortCircuitLimitIsStc: true })],
   stops: [two(TWO_A - 0.01), two(TWO_A / 1.25 - 0.01, { shortCircuitLimitIsStc: true })],
   without: {
@@ -21,4 +21,4 @@ edges(SHORT_CIRCUIT, {
     [two(44), /1\.25 × 1\.000 × 14\.21 A × 2 = 35\.5/],
     [two(44, { shortCircuitLimitIsStc: true }), /1 × 1\.000/, /^k = 1/],
   ],
-});
+}));

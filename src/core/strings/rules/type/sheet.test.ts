@@ -25,7 +25,7 @@ const STOPS: readonly (readonly [string, InverterType])[] = [
   ['IS08', sheet({ lineMaxV: 399.9 })],
 ];
 
-edges(INVERTER_SHEET, {
+edges(INVERTER_SHEET, () => ({
   holds: [
     T100,
     sheet({ startV: 1000, fullPowerMinV: 200, fullPowerMaxV: 1000 }),
@@ -45,7 +45,7 @@ edges(INVERTER_SHEET, {
   ],
   stops: STOPS.map(([, t]) => t),
   without: {},
-});
+}));
 
 it.each(STOPS)('%s alone is what is wrong, and it says so in words', (code, t) => {
   const errors = inverterFindings(t).filter((f) => f.severity === 'error');
