@@ -16,7 +16,7 @@ export interface Signature {
   readonly verdict: Judged | 'unknown';
   readonly meaning: string;
   readonly action: string;
-  /** The phase in the role of the odd one, 1…3; null where all are alike. */
+  /** The phase that alone collapses on the repeat, 1…3; null where none does. Elsewhere the words name the phases. */
   readonly odd: number | null;
   /** Root mean square distance to the row that fits, per unit; null where none was asked. */
   readonly rmsPu: number | null;
@@ -67,13 +67,13 @@ export function supplySignature(v: TenVoltages, nominalV: number): Signature {
   const offNominal = Math.abs(largest / nominalV - 1) > OFF_NOMINAL;
   const looksLike = nominalNear(largest);
   const note = offNominal ? `looks like ${looksLike === undefined ? 'no known nominal' : `${looksLike} V`}` : null;
-  const said = (name: string, over: Partial<Signature> = {}): Signature => {
+  const said = (name: string, over: Partial<Signature> = {}, turn = 0): Signature => {
     const row = SUPPLY_SIGNATURES.find((r) => r.signature === name);
     const verdict = over.verdict ?? row?.verdict ?? 'unknown';
     return {
       name,
-      meaning: row?.meaning ?? 'no known supply reads like this',
-      action: row?.action ?? 'stop; read all ten again and ask for the transformer papers',
+      meaning: turnedWords(row?.meaning ?? 'no known supply reads like this', turn),
+      action: turnedWords(row?.action ?? 'stop; read all ten again and ask for the transformer papers', turn),
       odd: null,
       rmsPu: null,
       neutralShiftPu,
@@ -91,7 +91,7 @@ export function supplySignature(v: TenVoltages, nominalV: number): Signature {
   if (collapsed) return said(collapsed.name, { odd: collapsed.odd });
   const best = nearestRow(v, pu);
   if (best && best.rmsPu <= FITS_PU)
-    return said(best.row.signature, { odd: best.odd, rmsPu: best.rmsPu, ...wyeVerdict(best.row, v) });
+    return said(best.row.signature, { rmsPu: best.rmsPu, ...wyeVerdict(best.row, v) }, best.turn);
   const shifted = (neutralShiftPu ?? 0) >= SHIFTED_PU || (v.neutralToPeV ?? 0) / largest >= SHIFTED_PU;
   const healthyToEarth = pu(v.lineV).every((x) => near(x, 1)) && pu(v.toPeV).every((x) => near(x, PHASE_PU));
   return v.toNeutralV && healthyToEarth && shifted ? said('open_neutral') : said('unknown');
@@ -110,34 +110,55 @@ function collapse(v: TenVoltages, largest: number): { name: string; odd: number 
   return fell.length === 1 ? { name: 'phantom_phase', odd: (fell[0] ?? 0) + 1 } : { name: 'unknown', odd: null };
 }
 
+/** Words of a row for phases that stand `turn` further: where L1 plays the part of L3, it is L1 that is named. */
+const turnedWords = (words: string, turn: number): string =>
+  words.replace(/L([123])/g, (_, phase: string) => `L${((Number(phase) - 1 + turn) % 3) + 1}`);
+
 /** The row nearest to the readings over the three rotations of the phases, of those that fit whether a neutral is run. */
 function nearestRow(v: TenVoltages, pu: (volts: readonly number[]) => number[]) {
   const neutral = v.toNeutralV !== null;
-  const line = pu(v.lineV);
-  const toN = v.toNeutralV && pu(v.toNeutralV);
-  const toPe = pu(v.toPeV);
-  const nPe = v.neutralToPeV === null ? null : (pu([v.neutralToPeV])[0] ?? null);
-  const fits = (r: SignatureRow) => r.lineV !== null && (r.neutral === 'either' || (r.neutral === 'yes') === neutral);
-  return SUPPLY_SIGNATURES.filter(fits)
-    .flatMap((row) =>
-      [0, 1, 2].map((turn) => {
-        const turned = (k: number) => (k + turn) % 3;
-        const off: number[] = [];
-        for (const k of [0, 1, 2]) {
-          off.push((line[turned(k)] ?? 0) - (row.lineV?.[k] ?? 0));
-          off.push((toPe[turned(k)] ?? 0) - (row.toPeV?.[k] ?? 0));
-          if (toN && row.toNeutralV) off.push((toN[turned(k)] ?? 0) - (row.toNeutralV[k] ?? 0));
-        }
-        if (nPe !== null && row.neutralToPeV !== null) off.push(nPe - row.neutralToPeV);
-        return { row, odd: isRound(row) ? null : turn + 1, rmsPu: Math.sqrt(squares(off) / off.length) };
-      }),
-    )
-    .sort((a, b) => a.rmsPu - b.rmsPu)[0];
+  const read = {
+    line: pu(v.lineV),
+    toN: v.toNeutralV && pu(v.toNeutralV),
+    toPe: pu(v.toPeV),
+    nPe: v.neutralToPeV === null ? null : (pu([v.neutralToPeV])[0] as number),
+  };
+  let best: { readonly row: SignatureRow; readonly turn: number; readonly rmsPu: number } | null = null;
+  for (const row of SUPPLY_SIGNATURES) {
+    if (row.neutral !== 'either' && (row.neutral === 'yes') !== neutral) continue;
+    for (let turn = 0; turn < 3; turn++) {
+      const rmsPu = distancePu(read, row, turn);
+      if (best === null || rmsPu < best.rmsPu) best = { row, turn, rmsPu };
+    }
+  }
+  return best;
 }
 
-/** Whether a row reads the same however its phases are turned. */
-const isRound = (row: SignatureRow) =>
-  [row.lineV, row.toNeutralV, row.toPeV].every((v) => !v || (v[0] === v[1] && v[1] === v[2]));
+/** Voltages per unit of the largest line voltage. */
+interface ReadPu {
+  readonly line: readonly number[];
+  readonly toN: readonly number[] | null;
+  readonly toPe: readonly number[];
+  readonly nPe: number | null;
+}
+
+/** Root mean square distance of readings to a row whose phases stand `turn` further; infinite for rows that a rule tells. */
+function distancePu(read: ReadPu, row: SignatureRow, turn: number): number {
+  let sumOfSquares = 0;
+  let count = 0;
+  const add = (value: number, wanted: number): void => {
+    sumOfSquares += (value - wanted) ** 2;
+    count += 1;
+  };
+  const each = (values: readonly number[] | null, wanted: readonly number[] | null): void => {
+    if (values && wanted) wanted.forEach((w, k) => add(values[(k + turn) % 3] as number, w));
+  };
+  each(read.line, row.lineV);
+  each(read.toPe, row.toPeV);
+  each(read.toN, row.toNeutralV);
+  if (read.nPe !== null && row.neutralToPeV !== null) add(read.nPe, row.neutralToPeV);
+  return row.lineV ? Math.sqrt(sumOfSquares / count) : Infinity;
+}
 
 /** A wye holds with its low-impedance repeat, and by the voltage between neutral and PE; every other row says what the table says. */
 function wyeVerdict(row: SignatureRow, v: TenVoltages): Pick<Signature, 'verdict' | 'wanting'> {

@@ -1,4 +1,5 @@
 import type { SiteDesign } from '../../design';
+import { within } from '../../kernel/rounding';
 import type { GridWindow } from '../../site/gridCodes';
 import { gridCodeOf, gridWindow } from '../../site/gridCodes';
 import { lineOf } from '../../site/line';
@@ -138,7 +139,7 @@ function troublesOf(state: StepState, at: (key: string) => number, about: StepAb
 
 function unchanged(label: string, volts: number, restV: number | null): string[] {
   if (restV === null) return ['No AC voltages at rest stand on record for this unit: measure them first.'];
-  return Math.abs(volts / restV - 1) <= UNCHANGED
+  return within(Math.abs(volts - restV), UNCHANGED * restV)
     ? []
     : [`${label}: ${volts} V is over 1 % from the ${restV.toFixed(1)} V measured at rest.`];
 }
@@ -150,7 +151,7 @@ function ownVoltage({ key, label }: StepField, volts: number, about: StepAbout):
   if (landed === undefined) return [`${label}: no landed voltage stands on record.`];
   if (!limit) return [`${label}: its DC limit is unknown.`];
   if (volts > limit.limitV) return [`${label}: ${volts} V is above the limit ${limit.limitV} V: open that DC switch.`];
-  if (Math.abs(volts / landed - 1) > OWN_VOLTAGE)
+  if (!within(Math.abs(volts - landed), OWN_VOLTAGE * landed))
     return [
       `${label}: ${volts} V is over 3 % from its own ${landed} V: another string, or the light has changed. Measure it again.`,
     ];

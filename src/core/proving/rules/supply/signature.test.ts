@@ -42,7 +42,7 @@ describe('ten voltages (geometry of the phasors; worked values)', () => {
     ['wye_tn', HEALTHY, LOW, 0.00357042343, null],
     ['open_neutral', [401, 399, 400, 262, 199, 238, 35, 231, 230.5, 231.5], [230, 229.7, 230.8], null, null],
     ['ungrounded', [402, 400, 401, null, null, null, null, 214, 251, 230], [38, 44, 41], null, null],
-    ['swap_n_l1', [230, 399, 231, 230, 400, 398, 229.5, 0.8, 230.4, 230.9], [0.7, 229.8, 230.1], 0.00165507237, 1],
+    ['swap_n_l1', [230, 399, 231, 230, 400, 398, 229.5, 0.8, 230.4, 230.9], [0.7, 229.8, 230.1], 0.00165507237, null],
     ['phantom_phase', [330, 402, 329, 178, 231, 230.6, 1.2, 177, 231, 230], [5, 230.6, 229.8], null, 1],
   ] as const)('%s', (name, v, low, rms, odd) => {
     const s = supplySignature(ten(v, low), 400);
@@ -76,9 +76,51 @@ describe('ten voltages (geometry of the phasors; worked values)', () => {
           400,
         );
         expect([row.signature, turn, s.name, s.verdict]).toEqual([row.signature, turn, row.signature, row.verdict]);
-        expect(s.odd === null || s.odd === turn + 1).toBe(true);
+        const phases = [1, 2, 3].map((phase) => `L${((phase - 1 + turn) % 3) + 1}`);
+        for (const said of ['meaning', 'action'] as const)
+          expect(s[said]).toBe(row[said].replace(/L[123]/g, (name) => phases[Number(name[1]) - 1] as string));
+        expect([s.odd, s.note]).toEqual([null, null]);
       }
     }
+  });
+  it('names the phases as they are landed', () => {
+    const seen = (v: readonly number[]) => supplySignature(ten(v, [v[7], v[8], v[9]] as unknown as Three), 400).meaning;
+    // Line voltages are L1–L2, L2–L3, L3–L1; then to neutral, neutral to PE, to PE.
+    expect(seen([400, 400, 400, 200, 346, 200, 0, 200, 346, 200])).toMatch(/\(L2 is the high leg\)/);
+    expect(seen([400, 400, 400, 346, 200, 200, 0, 346, 200, 200])).toMatch(/\(L1 is the high leg\)/);
+    expect(seen([400, 0, 400, 231, 231, 231, 0, 231, 231, 231])).toMatch(/^L2 and L3 are one phase/);
+    expect(seen([400, 231, 231, 231, 231, 0, 0, 231, 231, 0])).toMatch(/^L3 open upstream/);
+  });
+  it('is judged by the voltage between neutral and PE too, and by the repeat', () => {
+    const of = (npeV: number | null, low: Three | null = LOW) =>
+      supplySignature(ten(HEALTHY.with(6, npeV as number), low), 400);
+    expect([5, 5.1, 10, 10.1].map((x) => [of(x).verdict, of(x).wanting])).toEqual([
+      ['holds', null],
+      ['tight', 'neutral'],
+      ['tight', 'neutral'],
+      ['stop', 'neutral'],
+    ]);
+    expect([of(-6).verdict, of(-11).verdict]).toEqual(['tight', 'stop']);
+    expect(of(1, null)).toMatchObject({ verdict: 'tight', wanting: 'repeat' });
+    // No neutral, no voltage of it.
+    const bare = HEALTHY.map((x, i) => (i > 2 && i < 7 ? null : x));
+    expect(supplySignature(ten(bare, LOW), 400)).toMatchObject({ name: 'wye_no_n', verdict: 'holds', wanting: null });
+  });
+  it('finds a neutral that is open by its shift or by its voltage to PE, where the supply to PE is healthy', () => {
+    const to = (n: Three, npe: number, pe: Three = [231, 231, 231]) =>
+      supplySignature(ten([400, 400, 400, ...n, npe, ...pe], pe), 400).name;
+    expect(to([262, 199, 238], 35)).toBe('open_neutral');
+    // By its voltage alone.
+    expect(to([231, 231, 231], 60)).toBe('open_neutral');
+    expect(to([231, 231, 231], 15)).toBe('wye_tn');
+    expect(to([262, 199, 238], 35, [231, 300, 231])).toBe('unknown');
+    expect(supplySignature(ten([300, 400, 330, 262, 199, 238, 35, 231, 231, 231], null), 400).name).toBe('unknown');
+  });
+  it('takes no phase for a phantom that read next to nothing the first time', () => {
+    const dark = [400, 400, 400, null, null, null, null, 231, 231, 60];
+    expect(supplySignature(ten(dark, [231, 231, 0]), 400).name).not.toBe('phantom_phase');
+    expect(supplySignature(ten(HEALTHY, [231, 231, 100]), 400)).toMatchObject({ name: 'phantom_phase', odd: 3 });
+    expect(supplySignature(ten(HEALTHY, [231, 231, 116]), 400).name).toBe('wye_tn');
   });
   it('tells a broken PE from an unearthed supply by the neutral', () => {
     expect(supplySignature(ten(HEALTHY, [30, 40, 35]), 400)).toMatchObject({ name: 'pe_open', verdict: 'stop' });

@@ -23,7 +23,7 @@ export const SUPPLY_SIGNATURE = rule<SupplyReading>()({
     found(
       s.verdict === 'tight' && !repeatWanted && s.wanting === 'repeat' ? 'holds' : s.verdict,
       () => [
-        `${s.meaning}${s.odd === null ? '' : ` (L${s.odd} is the odd one)`}${s.note ? `; ${s.note}` : ''}`,
+        `${s.meaning}${s.odd === null ? '' : ` (L${s.odd})`}${s.note ? `; ${s.note}` : ''}`,
         `Next: ${s.action}.`,
         ...(s.wanting === 'repeat' && repeatWanted
           ? ['Repeat L–PE at low impedance: a floating supply reads the same without it.']
