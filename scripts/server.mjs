@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 
 /** Starts the server and resolves when it answers. */
 export async function startServer({ url, port, demo = true, stdio = 'ignore' }) {
-  const child = spawn('node', ['build/index.js'], {
+  const child = spawn('node', ['scripts/web.mjs'], {
     stdio: ['ignore', stdio, 'inherit'],
     env: {
       ...process.env,

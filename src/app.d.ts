@@ -4,6 +4,8 @@ declare global {
   namespace App {
     interface Locals {
       context: Context;
+      /** The database was away while this was answered. */
+      away?: boolean;
     }
   }
 }

@@ -2,9 +2,10 @@ import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { building } from '$app/environment';
 import { migrate } from '$lib/server/db/client';
 import { loadDemo } from '$lib/server/demo';
+import { refusedAtDoor } from '$lib/server/guard';
 import { log } from '$lib/server/log';
 import { localContext } from '$lib/server/services/context';
-import { Problem } from '$lib/server/problem';
+import { RETRY_AFTER_S, problemIn } from '$lib/server/problem';
 
 export const init: ServerInit = async () => {
   if (building) return;
@@ -14,20 +15,12 @@ export const init: ServerInit = async () => {
   if (process.env.YARD_DEMO === '1' && (await loadDemo(localContext()))) log.info('demo company loaded');
 };
 
-const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]']);
-
-/** The name the caller used, not the one the server was told it has: a page elsewhere that points its own name here is refused. */
-const hostOf = (request: Request) => (request.headers.get('host') ?? '').replace(/:\d+$/, '');
-
-/** Until accounts exist there is no sign-in: only this machine is answered, whatever the server listens on. */
 export const handle: Handle = async ({ event, resolve }) => {
-  if (!LOOPBACK.has(hostOf(event.request)))
-    return new Response('Bolt Yard answers on 127.0.0.1 only until it has accounts.\n', { status: 421 });
+  const refused = refusedAtDoor(event.request);
+  if (refused) return refused.response();
   event.locals.context = localContext();
   const started = performance.now();
-  const response = await resolve(event);
-  response.headers.set('x-content-type-options', 'nosniff');
-  response.headers.set('referrer-policy', 'same-origin');
+  const response = unlessAway(await resolve(event), event.locals.away === true);
   log.info({
     method: event.request.method,
     path: event.url.pathname,
@@ -37,9 +30,19 @@ export const handle: Handle = async ({ event, resolve }) => {
   return response;
 };
 
+/** A page that failed because the database is away is no fault of the program: it may be asked again. */
+function unlessAway(response: Response, away: boolean): Response {
+  if (response.status !== 500 || !away) return response;
+  const headers = new Headers(response.headers);
+  headers.set('retry-after', String(RETRY_AFTER_S));
+  return new Response(response.body, { status: 503, headers });
+}
+
 /** What an unexpected failure shows: a number to find it in the log, nothing of its inside. */
-export const handleError: HandleServerError = ({ error, status, message }) => {
-  if (error instanceof Problem) return { message: error.detail };
+export const handleError: HandleServerError = ({ error, event, status, message }) => {
+  const problem = problemIn(error);
+  if (problem?.status === 503) event.locals.away = true;
+  if (problem) return { message: problem.detail };
   if (status === 404) return { message };
   const reference = Math.random().toString(36).slice(2, 10);
   log.error({

@@ -1,5 +1,6 @@
 import { json } from '@sveltejs/kit';
 import type { z } from 'zod';
+import { databaseTrouble } from './db/trouble';
 
 /** One thing wrong with an input: where (RFC 6901 pointer) and what would be right. */
 export interface Flaw {
@@ -10,7 +11,7 @@ export interface Flaw {
 /** Something that people or programs can put right, as RFC 9457 describes it. */
 export class Problem extends Error {
   constructor(
-    readonly status: 400 | 404 | 409 | 413 | 415 | 422 | 503,
+    readonly status: 400 | 403 | 404 | 409 | 413 | 415 | 421 | 422 | 503,
     readonly title: string,
     readonly detail: string,
     readonly errors: readonly Flaw[] = [],
@@ -22,9 +23,28 @@ export class Problem extends Error {
     const { status, title, detail, errors } = this;
     return json(
       { type: 'about:blank', title, status, detail, ...(errors.length ? { errors } : {}) },
-      { status, headers: { 'content-type': 'application/problem+json' } },
+      {
+        status,
+        headers: {
+          'content-type': 'application/problem+json',
+          ...(status === 503 ? { 'retry-after': String(RETRY_AFTER_S) } : {}),
+        },
+      },
     );
   }
+}
+
+/** When to ask again, s: a database that was started anew answers by then. */
+export const RETRY_AFTER_S = 2;
+
+/** Not now: nothing was written, and the same may be asked again. */
+export const busy = (why: string): Problem =>
+  new Problem(503, 'Not now', `${why} Nothing was written: try again in a moment.`);
+
+/** What failed as something people can act on: a problem as it is, a database that is away as the 503 of `busy`; null where it is neither. */
+export function problemIn(cause: unknown): Problem | null {
+  if (cause instanceof Problem) return cause;
+  return databaseTrouble(cause) === null ? null : busy('The database does not answer just now.');
 }
 
 /** `["strings", 3, "place"]` → `/strings/3/place`. */

@@ -1,13 +1,14 @@
 import { json } from '@sveltejs/kit';
 import { log } from '../log';
-import { Problem } from '../problem';
+import { Problem, problemIn } from '../problem';
 
 /** Runs a handler; a Problem becomes its problem document, anything else a bare 500 with a number to find it by. */
 export async function answer(handler: () => Promise<unknown> | unknown, status = 200): Promise<Response> {
   try {
     return json(await handler(), { status });
   } catch (cause) {
-    if (cause instanceof Problem) return cause.response();
+    const problem = problemIn(cause);
+    if (problem) return problem.response();
     const reference = Math.random().toString(36).slice(2, 10);
     log.error({
       reference,

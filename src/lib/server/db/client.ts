@@ -1,36 +1,81 @@
-import { drizzle } from 'drizzle-orm/postgres-js';
-import { migrate as runMigrations } from 'drizzle-orm/postgres-js/migrator';
-import postgres from 'postgres';
+import { drizzle } from 'drizzle-orm/node-postgres';
+import { migrate as runMigrations } from 'drizzle-orm/node-postgres/migrator';
+import pg from 'pg';
+import { log } from '../log';
 import * as schema from './schema';
 
-/** One pool a process; everything a web process shares with others is behind this URL. */
-function connect(url: string, max = 10) {
-  const client = postgres(url, { max, onnotice: () => undefined });
-  return { client, db: drizzle(client, { schema }) };
+/** How long anything waits for the database, ms: whoever asked is answered within three seconds, with or without it. */
+const CONNECT_MS = 2000;
+const LOCK_MS = 1500;
+/** A statement that takes longer than this is wrong, and a transaction that nobody goes on with is over. */
+const STATEMENT_MS = 15_000;
+const IDLE_IN_TRANSACTION_MS = 10_000;
+const IDLE_MS = 30_000;
+
+/** A pool that outlives its connections: one that ends is dropped, and the next question opens another. */
+export function connect(url: string, max = 10) {
+  const pool = new pg.Pool({
+    connectionString: url,
+    max,
+    connectionTimeoutMillis: CONNECT_MS,
+    idleTimeoutMillis: IDLE_MS,
+    lock_timeout: LOCK_MS,
+    statement_timeout: STATEMENT_MS,
+    query_timeout: STATEMENT_MS + 1000,
+    idle_in_transaction_session_timeout: IDLE_IN_TRANSACTION_MS,
+    application_name: 'bolt-yard',
+  });
+  const lost = (cause: Error) => log.warn({ error: cause.message }, 'a connection to the database ended');
+  // The pool hears of idle connections alone; one that ends in use would end the process with it.
+  pool.on('error', lost);
+  pool.on('connect', (client) => client.on('error', lost));
+  return { pool, db: drizzle(pool, { schema }) };
 }
 
 export type Connection = ReturnType<typeof connect>;
 export type Db = Connection['db'];
 export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
 
-/** Brings the database to the newest shape; safe to call again and again. */
+/** The lock under which one process at a time brings the database to its shape: any number that nobody else takes. */
+const MIGRATION_LOCK = 4_173_001;
+
+/** Brings the database to the newest shape; safe to call again and again, from several processes at once. */
 export async function migrate(url: string, folder = 'drizzle'): Promise<void> {
-  const { client, db } = connect(url, 1);
+  const client = new pg.Client({ connectionString: url, connectionTimeoutMillis: CONNECT_MS });
+  await client.connect();
   try {
-    await runMigrations(db, { migrationsFolder: folder });
+    await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK]);
+    await runMigrations(drizzle(client), { migrationsFolder: folder });
   } finally {
     await client.end();
   }
 }
 
-let shared: Connection | null = null;
-
-/** The pool of this process, opened at first use. */
-function connection(): Connection {
+const databaseUrl = (): string => {
   const url = process.env.DATABASE_URL;
   if (!url)
     throw new Error('DATABASE_URL is not set: start Bolt Yard with ./yard up, or point DATABASE_URL at a PostgreSQL.');
-  shared ??= connect(url);
-  return shared;
+  return url;
+};
+
+let shared: Connection | null = null;
+
+/** The pool of this process, opened at first use. */
+export const db = (): Db => (shared ??= connect(databaseUrl())).db;
+
+const HEALTH_MS = 1000;
+let probe: pg.Pool | null = null;
+
+/** Whether the database answers within a second, by a connection of its own: a full pool is no dead database. */
+export async function databaseAnswers(): Promise<boolean> {
+  if (!probe) {
+    const config = { connectionTimeoutMillis: HEALTH_MS, query_timeout: HEALTH_MS, statement_timeout: HEALTH_MS };
+    probe = new pg.Pool({ connectionString: databaseUrl(), max: 1, ...config, application_name: 'bolt-yard health' });
+    probe.on('error', () => undefined);
+    probe.on('connect', (client) => client.on('error', () => undefined));
+  }
+  return probe.query('select 1').then(
+    () => true,
+    () => false,
+  );
 }
-export const db = (): Db => connection().db;

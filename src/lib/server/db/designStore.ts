@@ -59,7 +59,9 @@ interface SiteRow {
  */
 export async function readDesign(db: Db | Tx, siteId: string): Promise<StoredDesign | null> {
   const tables = PART_STORES.flatMap(({ store }) => store.lists.map((l) => l.table));
-  const [row] = await db.execute<Record<string, unknown>>(sql`
+  const {
+    rows: [row],
+  } = await db.execute<Record<string, unknown>>(sql`
     select s.revision, s.edition, s.shape, s.survey, s.board,
       (select coalesce(json_agg(row_to_json(p)), '[]'::json) from ${designPart} p where p.site_id = s.id) as parts,
       exists (select 1 from ${designHistory} h where h.site_id = s.id) as undoable,

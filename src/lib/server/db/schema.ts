@@ -190,6 +190,8 @@ export const release = pgTable(
   {
     siteId: siteId(),
     letter: text('letter').notNull(),
+    /** Its place among the releases of the site, from 1. */
+    seq: integer('seq').notNull(),
     revision: integer('revision').notNull(),
     design: jsonb('design').$type<unknown>().notNull(),
     releasedBy: text('released_by').notNull(),
@@ -198,6 +200,7 @@ export const release = pgTable(
   (t) => [
     primaryKey({ columns: [t.siteId, t.letter] }),
     check('release_has_a_letter', sql`${t.letter} ~ '^[A-Z]{1,2}$'`),
+    unique('release_one_place_in_the_sequence').on(t.siteId, t.seq),
   ],
 );
 

@@ -19,6 +19,7 @@ import {
   writeDesign,
 } from '../db/designStore';
 import { site } from '../db/schema';
+import { siteTransaction } from '../db/siteTurn';
 import { Problem, orProblem, parsed, pointerOf, unfit } from '../problem';
 import type { Context } from './context';
 import { freshSummaries, summaryLater } from './summaries';
@@ -45,8 +46,8 @@ export async function loadDesign({ db }: Context, siteId: string): Promise<Store
   return found;
 }
 
-const isUuid = (id: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(id);
-const noSite = () =>
+export const isUuid = (id: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(id);
+export const noSite = (): Problem =>
   new Problem(404, 'No such site', 'There is no site at this address. Go back to the yard and pick one.');
 
 export async function createSite(context: Context, name: string): Promise<string> {
@@ -101,7 +102,7 @@ export async function changeDesign(
   revision: number,
   change: (design: SiteDesign) => SiteDesign,
 ): Promise<Changed> {
-  const { wanted, stored } = await context.db.transaction(async (tx) => {
+  const { wanted, stored } = await siteTransaction(context.db, siteId, async (tx) => {
     const before = await claimed(context, tx, siteId, revision);
     const after = change(before);
     const design = checked(before, after);
@@ -119,7 +120,7 @@ export const editDesign = (context: Context, siteId: string, revision: number, e
 
 /** Takes the last change back. The revision goes on counting: an undo is a change too. */
 export async function undoChange(context: Context, siteId: string, revision: number): Promise<Changed> {
-  const done = await context.db.transaction(async (tx) => {
+  const done = await siteTransaction(context.db, siteId, async (tx) => {
     const before = await claimed(context, tx, siteId, revision);
     const way = await popWayBack(tx, siteId);
     if (!way) throw new Problem(409, 'Nothing to undo', 'There is no earlier change of this site to go back to.');

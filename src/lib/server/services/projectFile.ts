@@ -97,9 +97,10 @@ export async function importProject(context: Context, file: ProjectFile): Promis
     await insertDesign(tx, siteId, file.design, file.revision);
     if (file.releases.length) {
       await tx.insert(release).values(
-        file.releases.map((r) => ({
+        inOrder(file.releases).map((r, i) => ({
           siteId,
           letter: r.letter,
+          seq: i + 1,
           revision: r.revision,
           design: r.design,
           releasedBy: r.releasedBy,
@@ -113,6 +114,9 @@ export async function importProject(context: Context, file: ProjectFile): Promis
   summaryLater(context, id, file.design, file.revision);
   return id;
 }
+
+const inOrder = (releases: ProjectFile['releases']): ProjectFile['releases'] =>
+  [...releases].sort((a, b) => Date.parse(a.releasedAt) - Date.parse(b.releasedAt));
 
 /** An entry after the one it corrects, whatever their clocks said. */
 function correctedFirst(records: ProjectFile['records']): ProjectFile['records'] {

@@ -1,28 +1,27 @@
 import { asc, eq, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
-import { openDesign } from '$core/design/edition';
 import type { Check, Verdict } from '$core/kernel/check';
 import { admit } from '$core/proving/door';
 import type { Entry } from '$core/proving/entry';
 import type { Evidence } from '$core/proving/evidence';
 import { verdictOf } from '$core/proving/judging';
 import { recordSchema } from '$core/proving/kinds';
-import { costOf } from '$core/proving/releaseCost';
-import type { Cost } from '$core/proving/releaseCost';
 import { upgradedEntry } from '$core/proving/readEntry';
 import type { Tx } from '../db/client';
 import type { ChainReport } from '../db/recordChain';
 import { chainHash, verifyChain } from '../db/recordChain';
-import { release, site, siteRecord } from '../db/schema';
+import { site, siteRecord } from '../db/schema';
+import { siteTransaction } from '../db/siteTurn';
 import { Problem, parsed } from '../problem';
 import type { Context } from './context';
-import { loadDesign } from './designs';
+import { isUuid, noSite } from './designs';
 import { provedBy, siteLog } from './siteLogs';
 import type { ReleasedDesign } from './siteLogs';
 
 export interface Logbook {
   readonly entries: readonly Entry[];
   readonly releases: readonly ReleasedDesign[];
+  readonly unreadable: readonly string[];
   /** Null until a design is released: there is nothing to build from, so nothing to record. */
   readonly current: ReleasedDesign | null;
   readonly evidence: Evidence;
@@ -32,47 +31,6 @@ export interface Logbook {
 export async function readLogbook(context: Context, siteId: string): Promise<Logbook> {
   const log = await siteLog(siteId, context.db);
   return { ...log, current: log.releases.at(-1) ?? null, evidence: provedBy(log, context.now().getTime()) };
-}
-
-const nextLetter = (letters: readonly string[]): string => {
-  const last = letters.at(-1);
-  if (!last) return 'A';
-  if (last.length === 1) return last === 'Z' ? 'AA' : String.fromCharCode(last.charCodeAt(0) + 1);
-  const [tens = 'A', ones = 'A'] = last;
-  return ones === 'Z'
-    ? `${String.fromCharCode(tens.charCodeAt(0) + 1)}A`
-    : `${tens}${String.fromCharCode(ones.charCodeAt(0) + 1)}`;
-};
-
-/** Freezes the design as it stands under the next letter. */
-export async function releaseDesign(context: Context, siteId: string, revision: number, by: string): Promise<string> {
-  const stored = await loadDesign(context, siteId);
-  if (stored.revision !== revision)
-    throw new Problem(
-      409,
-      'Changed meanwhile',
-      'The design changed since you opened it. Reload, look at it, and release it then.',
-    );
-  return context.db.transaction(async (tx) => {
-    const earlier = await tx
-      .select({ letter: release.letter, design: release.design })
-      .from(release)
-      .where(eq(release.siteId, siteId))
-      .orderBy(asc(release.releasedAt))
-      .for('update');
-    if (earlier.length && isDeepStrictEqual(openDesign(earlier.at(-1)?.design), stored.design))
-      throw new Problem(409, 'Nothing new to release', `Release ${earlier.at(-1)?.letter} is this very design.`);
-    const letter = nextLetter(earlier.map((r) => r.letter));
-    await tx.insert(release).values({ siteId, letter, revision, design: stored.design, releasedBy: by });
-    return letter;
-  });
-}
-
-/** Proofs that a release of the design as it stands would cost. */
-export async function releaseCost(context: Context, siteId: string): Promise<readonly Cost[]> {
-  const [stored, log] = await Promise.all([loadDesign(context, siteId), siteLog(siteId, context.db)]);
-  const nowMs = context.now().getTime();
-  return costOf(log, stored.design, nowMs, provedBy(log, nowMs));
 }
 
 export interface Added {
@@ -93,9 +51,9 @@ const said = (after: Evidence, record: Entry, known: boolean, why: string | null
 /** Adds one entry. Refused with a reason when the rules of the record do not let it count and it is only now being made. */
 export async function addRecord(context: Context, siteId: string, input: unknown): Promise<Added> {
   const record = parsed(recordSchema, upgradedEntry(input), 'The entry');
-  await loadDesign(context, siteId);
+  if (!isUuid(siteId)) throw noSite();
   const nowMs = context.now().getTime();
-  return context.db.transaction(async (tx) => {
+  return siteTransaction(context.db, siteId, async (tx) => {
     const head = await holdChain(tx, siteId);
     const log = await siteLog(siteId, tx);
     const twin = log.entries.find((e) => e.id === record.id);
@@ -128,8 +86,7 @@ async function holdChain(tx: Tx, siteId: string): Promise<Head> {
     .from(site)
     .where(eq(site.id, siteId))
     .for('update');
-  if (!head)
-    throw new Problem(404, 'No such site', 'There is no site at this address. Go back to the yard and pick one.');
+  if (!head) throw noSite();
   return head;
 }
 
@@ -181,20 +138,6 @@ export const sitesWithRecord = ({ db }: Pick<Context, 'db'>) =>
     .from(site)
     .where(sql`${site.recordCount} > 0`)
     .orderBy(asc(site.name), asc(site.id));
-
-/** Letters of a site with who released them, oldest first, without the frozen designs. */
-export async function listReleases({ db }: Context, siteId: string) {
-  return db
-    .select({
-      letter: release.letter,
-      revision: release.revision,
-      releasedBy: release.releasedBy,
-      releasedAt: release.releasedAt,
-    })
-    .from(release)
-    .where(eq(release.siteId, siteId))
-    .orderBy(asc(release.releasedAt));
-}
 
 /** Sites on which units run without their proofs, with how many. */
 export async function sitesToSwitchOff(context: Context): Promise<Readonly<Record<string, number>>> {

@@ -9,8 +9,8 @@ import { legalLayout } from '$core/strings/layout/legalLayout';
 import { withStrings } from '$core/strings/arrange';
 import type { SiteDesign } from '$core/design';
 import { plane, siteOf } from '$core/testing/examples';
-import { drizzle } from 'drizzle-orm/postgres-js';
-import postgres from 'postgres';
+import { drizzle } from 'drizzle-orm/node-postgres';
+import pg from 'pg';
 import { db, migrate } from '../db/client';
 import { readDesign } from '../db/designStore';
 import * as schema from '../db/schema';
@@ -19,7 +19,8 @@ import { Problem } from '../problem';
 import { localContext } from './context';
 import { changeDesign, createSite, listSites, loadDesign, undoChange } from './designs';
 import { exportProject, importProject, readProject } from './projectFile';
-import { addRecord, readLogbook, releaseDesign } from './records';
+import { addRecord, readLogbook } from './records';
+import { releaseDesign } from './releases';
 
 const url = process.env.DATABASE_URL ?? '';
 beforeAll(async () => {
@@ -29,7 +30,7 @@ beforeAll(async () => {
 
 /** A connection that tells each query it sends. */
 function watched(at: string, tell: (query: string) => void) {
-  const client = postgres(at, { max: 1 });
+  const client = new pg.Pool({ connectionString: at, max: 1 });
   return { client, db: drizzle(client, { schema, logger: { logQuery: tell } }) };
 }
 const context = localContext();
@@ -131,7 +132,7 @@ describe('design in the database', () => {
     const { design } = await loadDesign(context, siteId);
     expect(design).toEqual({ ...laidOut, survey: { ...laidOut.survey, building: null }, dcCable: BLANK_DC_CABLE });
     await changeDesign(context, siteId, 2, (d) => ({ ...d, board: { ...d.board, label: 'Renewed' } }));
-    const rows = await db().execute(sql`select shape, survey ? 'building' as known from site where id = ${siteId}`);
+    const { rows } = await db().execute(sql`select shape, survey ? 'building' as known from site where id = ${siteId}`);
     expect(rows[0]).toMatchObject({ known: true });
     expect(rows[0]?.shape).not.toBe('older');
     expect((await loadDesign(context, siteId)).design.board.label).toBe('Renewed');
@@ -184,9 +185,9 @@ describe('design in the database', () => {
     const again = db().execute(
       sql`insert into pv_string (site_id, id, ord, number, plane_id, modules, inverter_id, tracker, input, branch) select site_id, 'twin', 999, 999, plane_id, modules, inverter_id, tracker, input, branch from pv_string where site_id = ${siteId} and inverter_id is not null limit 1`,
     );
-    await expect(again).rejects.toMatchObject({ cause: { constraint_name: 'pv_string_one_per_input' } });
+    await expect(again).rejects.toMatchObject({ cause: { constraint: 'pv_string_one_per_input' } });
     const address = db().execute(sql`update chain_device set address = 248 where site_id = ${siteId}`);
-    await expect(address).rejects.toMatchObject({ cause: { constraint_name: 'chain_device_address_in_range' } });
+    await expect(address).rejects.toMatchObject({ cause: { constraint: 'chain_device_address_in_range' } });
   });
 
   it('reads a site of 60 inverters in one query', async () => {

@@ -1,7 +1,7 @@
 import { releaseRequest } from '$lib/schemas/site';
 import { answer, bodyJson } from '$lib/server/api/answer';
 import { parsed } from '$lib/server/problem';
-import { releaseDesign } from '$lib/server/services/records';
+import { releaseDesign } from '$lib/server/services/releases';
 import type { RequestHandler } from './$types';
 
 export const POST: RequestHandler = ({ params, request, locals }) =>

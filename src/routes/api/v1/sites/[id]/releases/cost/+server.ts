@@ -1,5 +1,5 @@
 import { answer } from '$lib/server/api/answer';
-import { releaseCost } from '$lib/server/services/records';
+import { releaseCost } from '$lib/server/services/releases';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = ({ params, locals }) => answer(() => releaseCost(locals.context, params.id));

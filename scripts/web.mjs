@@ -1,0 +1,31 @@
+// The built application as a web process: HOST, PORT, DATABASE_URL from the environment. Headers here hold for all it sends, static files too.
+import { createServer } from 'node:http';
+import { handler } from '../build/handler.js';
+
+const HEADERS = {
+  'x-content-type-options': 'nosniff',
+  'x-frame-options': 'DENY',
+  'referrer-policy': 'same-origin',
+  'cross-origin-opener-policy': 'same-origin',
+  'cross-origin-resource-policy': 'same-origin',
+};
+/** So long requests under way may take after the process was told to end, ms. */
+const GRACE_MS = 5000;
+
+const server = createServer((request, response) => {
+  for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
+  handler(request, response, () => response.writeHead(404).end());
+});
+server.on('error', (cause) => {
+  console.error(`web: ${cause.message}`);
+  process.exit(1);
+});
+server.listen(Number(process.env.PORT ?? 4173), process.env.HOST ?? '127.0.0.1');
+
+function end() {
+  server.close(() => process.exit(0));
+  server.closeIdleConnections();
+  setTimeout(() => server.closeAllConnections(), GRACE_MS).unref();
+}
+process.once('SIGTERM', end);
+process.once('SIGINT', end);
