@@ -32,6 +32,7 @@ const LONG = [
   'src/core/design/edition.test.ts',
   // Thousands of random designs: they find what nobody thought of, and take their time.
   'src/core/*/neverFlatters.test.ts',
+  'src/core/design/neverThrows.test.ts',
   'src/core/proving/evidenceInvariants.test.ts',
 ];
 

@@ -5,7 +5,7 @@ import { loadDemo } from '$lib/server/demo';
 import { refusedAtDoor } from '$lib/server/guard';
 import { log } from '$lib/server/log';
 import { localContext } from '$lib/server/services/context';
-import { RETRY_AFTER_S, problemIn } from '$lib/server/problem';
+import { Problem, RETRY_AFTER_S, problemIn } from '$lib/server/problem';
 
 export const init: ServerInit = async () => {
   if (building) return;
@@ -20,7 +20,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (refused) return refused.response();
   event.locals.context = localContext();
   const started = performance.now();
-  const response = unlessAway(await resolve(event), event.locals.away === true);
+  const response = inProblemWords(event.url.pathname, unlessAway(await resolve(event), event.locals.away === true));
   log.info({
     method: event.request.method,
     path: event.url.pathname,
@@ -36,6 +36,21 @@ function unlessAway(response: Response, away: boolean): Response {
   const headers = new Headers(response.headers);
   headers.set('retry-after', String(RETRY_AFTER_S));
   return new Response(response.body, { status: 503, headers });
+}
+
+/** What programs are told where no handler of ours spoke: an address that is none, a method that it does not take. */
+const REFUSED: Readonly<Record<number, readonly [title: string, detail: string]>> = {
+  404: ['No such address', 'Nothing is at this address; /api/v1/openapi.json lists what there is.'],
+  405: ['Not this way', 'This address does not take this method; the header `allow` names those it takes.'],
+};
+function inProblemWords(path: string, response: Response): Response {
+  const said = REFUSED[response.status];
+  const problem = response.headers.get('content-type')?.startsWith('application/problem+json');
+  if (!path.startsWith('/api/') || !said || problem) return response;
+  const made = new Problem(response.status as 404 | 405, ...said).response();
+  const allow = response.headers.get('allow');
+  if (allow) made.headers.set('allow', allow);
+  return made;
 }
 
 /** What an unexpected failure shows: a number to find it in the log, nothing of its inside. */

@@ -78,6 +78,27 @@ describe('a rule', () => {
     expect(written).toBe(0);
     expect([made.working, made.working]).toEqual([['written 1 times'], ['written 1 times']]);
   });
+  it('has no answer where its method ends, and says so; what is wrong in the program itself is heard', () => {
+    const ends = (cause: Error) =>
+      rule<Load>()({
+        id: 'x.ends',
+        ...card,
+        needs: {},
+        judge: () => {
+          throw cause;
+        },
+      });
+    expect(
+      ends(new RangeError('lengthM must be 0 to 1000 m (got 11065)')).check({ massKg: 1, mostKg: 1 }, SUBJECT),
+    ).toMatchObject({
+      verdict: 'unknown',
+      value: null,
+      working: ['Cannot be computed: lengthM must be 0 to 1000 m (got 11065)'],
+    });
+    expect(() => ends(new TypeError('no such thing')).check({ massKg: 1, mostKg: 1 }, SUBJECT)).toThrow(
+      'no such thing',
+    );
+  });
   it('gives a check that copies whole, as JSON and as plain data', () => {
     const made = check(90, 100);
     expect(JSON.parse(JSON.stringify(made))).toEqual(plainCheck(made));

@@ -60,20 +60,30 @@ export const rule =
       ...card,
       asks: [...new Set(all.map((n) => n.as))],
       check(about, subject) {
-        const known: Record<string, unknown> = {};
-        let missing: string[] | null = null;
-        for (let i = 0; i < all.length; i++) {
-          const need = all[i] as NeedOf<S>;
-          const answer = 'answer' in need ? need.answer(about) : null;
-          const value = answer ? answer.value : (need as { of: (about: S) => unknown }).of(about);
-          if (value !== null && value !== undefined) known[names[i] as string] = value;
-          else (missing ??= []).push(...wantedBy(need, answer, about));
+        try {
+          return checked(about, subject);
+        } catch (cause) {
+          // A method says where it ends; there a rule has no answer, and the rest of the site has its own.
+          if (!(cause instanceof RangeError)) throw cause;
+          return withoutAnswer(card, subject, `Cannot be computed: ${cause.message}`);
         }
-        return missing
-          ? unknownCheck(card, subject, missing)
-          : new JudgedCheck(card, subject, judge(known as Known<N>, about));
       },
     };
+
+    function checked(about: S, subject: Subject): Check {
+      const known: Record<string, unknown> = {};
+      let missing: string[] | null = null;
+      for (let i = 0; i < all.length; i++) {
+        const need = all[i] as NeedOf<S>;
+        const answer = 'answer' in need ? need.answer(about) : null;
+        const value = answer ? answer.value : (need as { of: (about: S) => unknown }).of(about);
+        if (value !== null && value !== undefined) known[names[i] as string] = value;
+        else (missing ??= []).push(...wantedBy(need, answer, about));
+      }
+      return missing
+        ? unknownCheck(card, subject, missing)
+        : new JudgedCheck(card, subject, judge(known as Known<N>, about));
+    }
   };
 
 /** What stands beside an input that is asked for by a rule to come. */
@@ -97,10 +107,22 @@ function wantedBy<S>(need: NeedOf<S>, answer: Answer<unknown> | null, about: S):
 }
 
 /** No answer yet: the missing inputs by the names the forms use, each once. Never shown as holding. */
-function unknownCheck(card: RuleCard, subject: Subject, missing: readonly string[]): Check {
-  const { id, title, unit, basis } = card;
-  const working = [`Missing: ${[...new Set(missing)].join(', ')}`];
-  return { id, subject, title, value: null, limit: null, unit, margin: null, verdict: 'unknown', basis, working };
+const unknownCheck = (card: RuleCard, subject: Subject, missing: readonly string[]): Check =>
+  withoutAnswer(card, subject, `Missing: ${[...new Set(missing)].join(', ')}`);
+
+function withoutAnswer({ id, title, unit, basis }: RuleCard, subject: Subject, why: string): Check {
+  return {
+    id,
+    subject,
+    title,
+    value: null,
+    limit: null,
+    unit,
+    margin: null,
+    verdict: 'unknown',
+    basis,
+    working: [why],
+  };
 }
 
 /** The check of a judgement, read off the rule and what it said: thousands are made for every one that is looked at. As JSON it is a plain check. */

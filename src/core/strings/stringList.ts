@@ -62,7 +62,9 @@ function namedExactly<P>(parts: readonly P[], nameOf: (part: P) => string): (nam
     const key = nameOf(p).toLowerCase();
     loose.set(key, loose.has(key) ? null : p);
   }
-  return (name) => exact.get(name) ?? loose.get(name.toLowerCase()) ?? undefined;
+  const named = (name: string) => exact.get(name) ?? loose.get(name.toLowerCase()) ?? undefined;
+  // As it went out: behind an apostrophe where it could be taken for a formula.
+  return (name) => named(name) ?? (/^'[=+\-@]/.test(name) ? named(name.slice(1)) : undefined);
 }
 
 /**

@@ -11,7 +11,7 @@ export interface Flaw {
 /** Something that people or programs can put right, as RFC 9457 describes it. */
 export class Problem extends Error {
   constructor(
-    readonly status: 400 | 403 | 404 | 409 | 413 | 415 | 421 | 422 | 503,
+    readonly status: 400 | 403 | 404 | 405 | 409 | 413 | 415 | 421 | 422 | 503,
     readonly title: string,
     readonly detail: string,
     readonly errors: readonly Flaw[] = [],
@@ -56,13 +56,18 @@ function flawsOf(error: z.ZodError): Flaw[] {
   return error.issues.map((issue) => ({ pointer: pointerOf(issue.path), detail: issue.message }));
 }
 
+/** So many flaws are named in a refusal; nobody reads more, and the rest is counted. */
+export const FLAWS_MOST = 50;
+
 /** What is wrong with an input, as a 422 with a pointer to each field. */
 export function unfit(errors: readonly Flaw[], what: string): Problem {
+  const count = `${errors.length} ${errors.length === 1 ? 'error' : 'errors'}`;
+  const named = errors.length > FLAWS_MOST ? `, of which ${FLAWS_MOST} are named` : '';
   return new Problem(
     422,
     'Not as expected',
-    `${what} has ${errors.length} ${errors.length === 1 ? 'error' : 'errors'}. First: ${errors[0]?.pointer || '/'} ${errors[0]?.detail}`,
-    errors,
+    `${what} has ${count}${named}. First: ${errors[0]?.pointer || '/'} ${errors[0]?.detail}`,
+    errors.slice(0, FLAWS_MOST),
   );
 }
 

@@ -1,6 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { log } from '../log';
-import { Problem, problemIn } from '../problem';
+import { Problem, problemIn, unfit } from '../problem';
+import { textFlaws } from './text';
 
 /** Runs a handler; a Problem becomes its problem document, anything else a bare 500 with a number to find it by. */
 export async function answer(handler: () => Promise<unknown> | unknown, status = 200): Promise<Response> {
@@ -39,7 +40,13 @@ export async function bodyText(request: Request, maxBytes: number): Promise<stri
 export async function bodyJson(request: Request, maxBytes = 5 * 1024 * 1024): Promise<unknown> {
   if (!request.headers.get('content-type')?.startsWith('application/json'))
     throw new Problem(415, 'JSON wanted', 'Send content-type: application/json.');
-  const text = await bodyText(request, maxBytes);
+  const body = read(await bodyText(request, maxBytes));
+  const flaws = textFlaws(body);
+  if (flaws.length) throw unfit(flaws, 'The body');
+  return body;
+}
+
+function read(text: string): unknown {
   try {
     return JSON.parse(text);
   } catch (cause) {

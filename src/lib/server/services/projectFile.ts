@@ -7,7 +7,8 @@ import { upgradedEntry } from '$core/proving/readEntry';
 import type { Context } from './context';
 import { insertDesign } from '../db/designStore';
 import { release, site } from '../db/schema';
-import { Problem, parsed } from '../problem';
+import { textFlaws } from '../api/text';
+import { Problem, parsed, unfit } from '../problem';
 import { upgraded } from '$core/design/edition';
 import { loadDesign } from './designs';
 import { summaryLater } from './summaries';
@@ -63,6 +64,8 @@ export function readProject(text: string): ProjectFile {
       [{ pointer: '/version', detail: `at most ${PROJECT_VERSION}` }],
     );
   }
+  const flaws = textFlaws(content);
+  if (flaws.length) throw unfit(flaws, 'The project file');
   return parsed(projectFileSchema, inNewestEdition(content as Document), 'The project file');
 }
 

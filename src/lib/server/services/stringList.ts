@@ -9,8 +9,12 @@ import { Problem } from '../problem';
 export const LIST_MAX_BYTES = 8 * 1024 * 1024;
 const MOST_ROWS = 20_000;
 
+/** A name that a spreadsheet would take for a formula goes out behind an apostrophe, and comes back without it. */
 export function listAsCsv(design: SiteDesign): string {
-  return Papa.unparse({ fields: [...LIST_COLUMNS], data: stringRows(design) }, { newline: '\r\n' });
+  return Papa.unparse(
+    { fields: [...LIST_COLUMNS], data: stringRows(design) },
+    { newline: '\r\n', escapeFormulae: true },
+  );
 }
 
 export async function listAsXlsx(design: SiteDesign): Promise<Uint8Array> {

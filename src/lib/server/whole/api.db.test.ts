@@ -208,6 +208,43 @@ describe('the server', () => {
     );
     expect(status).toBe(421);
   });
+  it('refuses in the words of a problem, whatever is asked', async () => {
+    const json = { 'content-type': 'application/json' };
+    const name = JSON.stringify({ name: 'refused' });
+    const asked: readonly (readonly [number, string, RequestInit])[] = [
+      [404, '/api/v1/nothing', {}],
+      [404, '/api/v1/sites/01969a00-1000-7000-8000-00000000ffff/project', {}],
+      [404, '/api/v1/sites/no-uuid/project', {}],
+      [405, '/api/v1/sites', { method: 'DELETE' }],
+      [415, '/api/v1/sites', { method: 'POST', body: name, headers: { 'content-type': 'application/xml' } }],
+      [400, '/api/v1/sites', { method: 'POST', body: '{', headers: json }],
+      [422, '/api/v1/sites', { method: 'POST', body: '{"name":"\\u0000"}', headers: json }],
+      [413, '/api/v1/sites', { method: 'POST', body: ' '.repeat(6 * 1024 * 1024), headers: json }],
+      [403, '/api/v1/sites', { method: 'POST', body: name, headers: { ...json, origin: 'http://elsewhere.example' } }],
+    ];
+    for (const [status, path, init] of asked) {
+      const response = await fetch(`${at}${path}`, init);
+      expect([path, response.status, response.headers.get('content-type')]).toEqual([
+        path,
+        status,
+        'application/problem+json',
+      ]);
+      expect(problemSchema.parse(await response.json())).toMatchObject({ status });
+      if (status === 405) expect(response.headers.get('allow')).toContain('POST');
+    }
+    const own = { ...json, origin: at };
+    expect((await fetch(`${at}/api/v1/sites`, { method: 'POST', body: name, headers: own })).status).toBe(201);
+  });
+  it('lets nobody frame anything it sends', async () => {
+    for (const path of ['/', '/healthz', '/api/v1/openapi.json', '/api/v1/nothing', '/mark.svg']) {
+      const { headers } = await fetch(`${at}${path}`);
+      expect([path, headers.get('x-frame-options'), headers.get('x-content-type-options')]).toEqual([
+        path,
+        'DENY',
+        'nosniff',
+      ]);
+    }
+  });
   it('takes and gives a whole project, and prints it as a PDF of real text', async () => {
     const file = await readFile('demo/tarnholm-ice-rink.project.json', 'utf8');
     const { siteId } = (await (await post('/api/v1/projects', file)).json()) as { siteId: string };
