@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { ensureBuilt } from './build.mjs';
 import { cluster } from './cluster.mjs';
-import { startServer } from './server.mjs';
+import { supervise } from './supervisor.mjs';
 
 const PORT = Number(process.env.YARD_PORT ?? 4173);
 const DATABASE_PORT = Number(process.env.YARD_DATABASE_PORT ?? 54173);
@@ -40,31 +40,23 @@ async function main(verb) {
     for (let i = 0; i < 100 && existsSync(PID_FILE); i++) execFileSync('sleep', ['0.1']);
   }
   ensureBuilt();
-  const startedDatabase = pg.start();
+  pg.start();
   if (verb === 'demo') pg.dropDatabase('yard');
   pg.createDatabase('yard');
   writeFileSync(PID_FILE, String(process.pid));
-  const server = await startServer({ url: pg.url('yard'), port: PORT });
-  let ending = false;
-  const end = () => {
-    if (ending) return;
-    ending = true;
-    server.kill('SIGTERM');
-    const hard = setTimeout(() => server.kill('SIGKILL'), 5000);
-    const finish = () => {
-      clearTimeout(hard);
-      if (startedDatabase) pg.stop();
-      rmSync(PID_FILE, { force: true });
-      process.exit(0);
-    };
-    if (server.exitCode !== null) finish();
-    else server.once('exit', finish);
+  const { logFile, end } = await supervise({ pg, url: pg.url('yard'), port: PORT, folder: FOLDER }).catch((cause) => {
+    pg.stop();
+    throw cause;
+  });
+  const leave = async () => {
+    await end();
+    rmSync(PID_FILE, { force: true });
+    process.exit(0);
   };
-  server.once('exit', end);
-  process.on('SIGINT', end);
-  process.on('SIGTERM', end);
+  process.on('SIGINT', leave);
+  process.on('SIGTERM', leave);
   console.log(
-    `Bolt Yard: http://127.0.0.1:${PORT}\nIt answers this machine only: there are no accounts yet. Ctrl-C stops it.`,
+    `Bolt Yard: http://127.0.0.1:${PORT}\nIt answers this machine only: there are no accounts yet. Its log is ${logFile}. Ctrl-C stops it.`,
   );
 }
 

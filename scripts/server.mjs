@@ -1,10 +1,10 @@
 // The built application as a process of its own.
 import { spawn } from 'node:child_process';
 
-/** Starts the server and resolves when it answers. */
-export async function startServer({ url, port, demo = true, stdio = 'ignore' }) {
-  const child = spawn('node', ['scripts/web.mjs'], {
-    stdio: ['ignore', stdio, 'inherit'],
+/** Starts a web process. `stdio`: of its output. With a channel to this process it ends when this one does. */
+export function spawnServer({ url, port, demo = true, stdio = 'ignore', channel = false, env = {} }) {
+  return spawn('node', ['scripts/web.mjs'], {
+    stdio: ['ignore', stdio, stdio === 'pipe' ? 'pipe' : 'inherit', ...(channel ? ['ipc'] : [])],
     env: {
       ...process.env,
       NODE_ENV: 'production',
@@ -14,13 +14,24 @@ export async function startServer({ url, port, demo = true, stdio = 'ignore' }) 
       ORIGIN: `http://127.0.0.1:${port}`,
       YARD_DEMO: demo ? '1' : '0',
       BODY_SIZE_LIMIT: '25M',
+      ...env,
     },
   });
+}
+
+/** Resolves when a web process answers; rejects when it ends before. */
+export async function untilItAnswers(child, port) {
   const gone = new Promise((_, reject) =>
     child.once('exit', (code) => reject(new Error(`The server ended with code ${code}.`))),
   );
   gone.catch(() => undefined);
   await Promise.race([answers(port), gone]);
+}
+
+/** Starts the server and resolves when it answers. */
+export async function startServer(options) {
+  const child = spawnServer(options);
+  await untilItAnswers(child, options.port);
   return child;
 }
 

@@ -27,5 +27,7 @@ function end() {
   server.closeIdleConnections();
   setTimeout(() => server.closeAllConnections(), GRACE_MS).unref();
 }
+// Whoever keeps this process running is gone: it does not stay behind.
+process.once('disconnect', end);
 process.once('SIGTERM', end);
 process.once('SIGINT', end);

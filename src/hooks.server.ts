@@ -3,7 +3,7 @@ import { building } from '$app/environment';
 import { migrate } from '$lib/server/db/client';
 import { loadDemo } from '$lib/server/demo';
 import { refusedAtDoor } from '$lib/server/guard';
-import { log } from '$lib/server/log';
+import { log, reported } from '$lib/server/log';
 import { localContext } from '$lib/server/services/context';
 import { Problem, RETRY_AFTER_S, problemIn } from '$lib/server/problem';
 
@@ -59,12 +59,7 @@ export const handleError: HandleServerError = ({ error, event, status, message }
   if (problem?.status === 503) event.locals.away = true;
   if (problem) return { message: problem.detail };
   if (status === 404) return { message };
-  const reference = Math.random().toString(36).slice(2, 10);
-  log.error({
-    reference,
-    error: error instanceof Error ? { message: error.message, stack: error.stack } : String(error),
-  });
   return {
-    message: `Something failed inside. It is in the server log under ${reference}; what was saved before is safe.`,
+    message: `Something failed inside. What failed stands ${reported(error)}; what was saved before is safe.`,
   };
 };

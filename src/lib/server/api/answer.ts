@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { log } from '../log';
+import { reported } from '../log';
 import { Problem, problemIn, unfit } from '../problem';
 import { textFlaws } from './text';
 
@@ -10,17 +10,12 @@ export async function answer(handler: () => Promise<unknown> | unknown, status =
   } catch (cause) {
     const problem = problemIn(cause);
     if (problem) return problem.response();
-    const reference = Math.random().toString(36).slice(2, 10);
-    log.error({
-      reference,
-      error: cause instanceof Error ? { message: cause.message, stack: cause.stack } : String(cause),
-    });
     return json(
       {
         type: 'about:blank',
         title: 'Failed inside',
         status: 500,
-        detail: `It is in the server log under ${reference}.`,
+        detail: `What failed stands ${reported(cause)}.`,
       },
       { status: 500, headers: { 'content-type': 'application/problem+json' } },
     );

@@ -10,7 +10,7 @@ const WAIT_MS = 1200;
  * A write of one site, behind those before it in this process: a site that somebody holds takes one connection of the pool, and not all of
  * them. Throws the 503 of `busy` where its turn does not come in time.
  */
-export function inTurn<T>(siteId: string, work: () => Promise<T>): Promise<T> {
+function inTurn<T>(siteId: string, work: () => Promise<T>): Promise<T> {
   const before = LAST.get(siteId) ?? Promise.resolve();
   return new Promise<T>((resolve, reject) => {
     let gaveUp = false;

@@ -1,0 +1,67 @@
+// Keeps a web process and its database running: what dies is started again, and at the end nothing is left behind.
+import { createStream } from 'rotating-file-stream';
+import { spawnServer, untilItAnswers } from './server.mjs';
+
+/** How often the database is looked at, and how long a web process that keeps dying is left alone, ms. */
+const LOOK_MS = 1000;
+const LEAST_WAIT_MS = 200;
+const MOST_WAIT_MS = 5000;
+/** A web process that lived this long begins with the least wait again, ms. */
+const STEADY_MS = 30_000;
+/** So long a web process may take to end, ms. */
+const GRACE_MS = 7000;
+
+/** Starts both and resolves when they answer, with what ends them. */
+export async function supervise({ pg, url, port, folder }) {
+  const logFile = `${folder}/logs/server.log`;
+  const log = createStream('server.log', { path: `${folder}/logs`, size: '5M', maxFiles: 5 });
+  const say = (event) => log.write(`${JSON.stringify({ level: 40, time: Date.now(), supervisor: event })}\n`);
+  let web = null;
+  let ending = false;
+  let waitMs = LEAST_WAIT_MS;
+
+  function startWeb() {
+    const began = Date.now();
+    web = spawnServer({ url, port, stdio: 'pipe', channel: true, env: { YARD_LOG: logFile } });
+    for (const stream of [web.stdout, web.stderr]) stream.pipe(log, { end: false });
+    web.once('exit', (code, signal) => {
+      web = null;
+      if (ending) return;
+      waitMs = Date.now() - began > STEADY_MS ? LEAST_WAIT_MS : Math.min(2 * waitMs, MOST_WAIT_MS);
+      say(`the web process ended (${signal ?? code}); it is started again in ${waitMs} ms`);
+      setTimeout(() => ending || startWeb(), waitMs);
+    });
+    return web;
+  }
+
+  function lookAtDatabase() {
+    if (pg.isRunning()) return;
+    say('the database does not run; it is started again');
+    try {
+      pg.start();
+    } catch (cause) {
+      say(`the database did not start: ${cause.message}`);
+    }
+  }
+
+  await untilItAnswers(startWeb(), port);
+  const watch = setInterval(lookAtDatabase, LOOK_MS);
+
+  /** Ends the web process, then the database. */
+  async function end() {
+    if (ending) return;
+    ending = true;
+    clearInterval(watch);
+    const child = web;
+    if (child) {
+      const gone = new Promise((resolve) => child.once('exit', resolve));
+      child.kill('SIGTERM');
+      const hard = setTimeout(() => child.kill('SIGKILL'), GRACE_MS);
+      await gone;
+      clearTimeout(hard);
+    }
+    pg.stop();
+    await new Promise((resolve) => log.end(resolve));
+  }
+  return { logFile, end };
+}

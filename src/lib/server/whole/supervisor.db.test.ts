@@ -1,0 +1,108 @@
+import type { ChildProcess } from 'node:child_process';
+import { execFileSync, spawn } from 'node:child_process';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { cluster, freePort } from '../../../../scripts/cluster.mjs';
+
+/** `./yard up` in a folder and on ports of its own. */
+
+let folder = '';
+let at = '';
+let ports: readonly [number, number];
+let pg: ReturnType<typeof cluster>;
+let yard: ChildProcess;
+
+async function up(): Promise<ChildProcess> {
+  const env = {
+    ...process.env,
+    YARD_FOLDER: folder,
+    YARD_PORT: String(ports[0]),
+    YARD_DATABASE_PORT: String(ports[1]),
+  };
+  const started = spawn('./yard', ['up'], { env, stdio: ['ignore', 'pipe', 'inherit'] });
+  await new Promise<void>((resolve, reject) => {
+    started.stdout.on('data', (chunk: Buffer) => chunk.toString().includes('Bolt Yard: http') && resolve());
+    started.once('exit', (code) => reject(new Error(`./yard up ended with ${code}`)));
+  });
+  return started;
+}
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+const supervisor = (): number => Number(readFileSync(`${folder}/server.pid`, 'utf8'));
+const childOf = (pid: number): number =>
+  Number(execFileSync('sh', ['-c', `pgrep -P ${pid} -f scripts/web.mjs || true`], { encoding: 'utf8' }).trim());
+const lives = (pid: number): boolean => {
+  try {
+    return !/^State:\s+Z/m.test(readFileSync(`/proc/${pid}/status`, 'utf8'));
+  } catch {
+    return false;
+  }
+};
+const answers = () =>
+  fetch(`${at}/healthz`).then(
+    (r) => r.status === 200,
+    () => false,
+  );
+async function within(ms: number, what: () => boolean | Promise<boolean>): Promise<boolean> {
+  for (const began = performance.now(); performance.now() - began < ms; await pause(50)) if (await what()) return true;
+  return false;
+}
+const logText = () => readFileSync(`${folder}/logs/server.log`, 'utf8');
+
+beforeAll(async () => {
+  mkdirSync('.yard', { recursive: true });
+  folder = mkdtempSync(path.resolve('.yard/supervised-'));
+  ports = [await freePort(), await freePort()];
+  at = `http://127.0.0.1:${ports[0]}`;
+  pg = cluster(`${folder}/postgres`, ports[1]);
+  yard = await up();
+});
+afterAll(async () => {
+  if (yard.exitCode === null) yard.kill('SIGTERM');
+  await within(15_000, () => !existsSync(`${folder}/server.pid`));
+  pg.stop('immediate');
+  rmSync(pg.folder, { recursive: true, force: true });
+  rmSync(folder, { recursive: true, force: true });
+});
+
+it('starts a web process again that died, and a database, each alone and both together', async () => {
+  const web = childOf(supervisor());
+  process.kill(web, 'SIGKILL');
+  expect(await within(5000, async () => childOf(supervisor()) !== web && (await answers()))).toBe(true);
+
+  const [database, survivor] = [pg.pid(), childOf(supervisor())];
+  process.kill(database, 'SIGKILL');
+  expect(await within(15_000, async () => pg.isRunning() && pg.pid() !== database && (await answers()))).toBe(true);
+  expect(childOf(supervisor())).toBe(survivor);
+
+  process.kill(pg.pid(), 'SIGKILL');
+  process.kill(childOf(supervisor()), 'SIGKILL');
+  expect(await within(20_000, answers)).toBe(true);
+  expect(logText()).toMatch(/the web process ended \(SIGKILL\); it is started again/);
+  expect(logText()).toMatch(/the database does not run; it is started again/);
+});
+
+it('keeps a log of what was asked, without queries and bodies', async () => {
+  await fetch(`${at}/api/v1/sites?secret=in-the-query`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ name: 'secret-in-the-body' }),
+  });
+  expect(await within(3000, () => logText().includes('"path":"/api/v1/sites"'))).toBe(true);
+  expect(logText()).not.toMatch(/secret/);
+});
+
+it('leaves nothing behind: no process, no pid file, no database, also where it was killed itself', async () => {
+  const [killed, web] = [supervisor(), childOf(supervisor())];
+  process.kill(killed, 'SIGKILL');
+  expect(await within(10_000, () => !lives(web))).toBe(true);
+  yard = await up();
+  expect(await answers()).toBe(true);
+  const [own, child, database] = [supervisor(), childOf(supervisor()), pg.pid()];
+  execFileSync('./yard', ['stop'], {
+    env: { ...process.env, YARD_FOLDER: folder, YARD_PORT: String(ports[0]), YARD_DATABASE_PORT: String(ports[1]) },
+  });
+  expect(await within(15_000, () => ![own, child, database].some(lives))).toBe(true);
+  expect(existsSync(`${folder}/server.pid`)).toBe(false);
+  expect(pg.isRunning()).toBe(false);
+});
