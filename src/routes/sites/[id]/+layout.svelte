@@ -140,8 +140,10 @@
   <p class="sheet mb-2 border-l-4 border-l-stop p-3" role="alert">
     This program cannot read {data.unreadable.length === 1 ? 'release' : 'releases'}
     {data.unreadable.join(', ')}: another version of it froze {data.unreadable.length === 1 ? 'it' : 'them'}. What was
-    recorded on {data.unreadable.length === 1 ? 'it' : 'them'} is kept and counts for nothing here. Release the design again,
-    or go back to the version that made {data.unreadable.length === 1 ? 'it' : 'them'}.
+    recorded on {data.unreadable.length === 1 ? 'it' : 'them'} is kept and counts for nothing here: a unit that was switched
+    on does not show, so take every unit as live. Go back to the version that made {data.unreadable.length === 1
+      ? 'it'
+      : 'them'}, or release the design again and prove it anew.
   </p>
 {/if}
 <Trouble problem={releaseProblem} ondismiss={() => (releaseProblem = null)} />
