@@ -1,0 +1,414 @@
+import { describe, expect, it } from 'vitest';
+import { torqueTarget } from '../ac/torque';
+import { withRun } from '../ac/edits';
+import type { SiteDesign } from '../design';
+import type { Instrument } from '../equipment/instrument';
+import type { Check } from '../kernel/check';
+import { lineOf } from '../site/line';
+import { Crew, INSTRUMENTS, healthy } from '../testing/crew';
+import type { Over } from '../testing/crew';
+import { runOf } from '../testing/examples';
+import { twoUnits } from '../testing/handedOver';
+import type { EntrySubject } from './entry';
+import { evidence } from './evidence';
+import type { Judgement } from './kind';
+import { kindNamed } from './kinds';
+import { FIELD_CAUSES } from './tables/fieldCauses';
+
+/** What kinds ask of a reading that is not as it should be. Limits are those of the rules and their sources; here the right thing is compared. */
+
+const SITE: EntrySubject = { scope: 'site', id: 'site' };
+const UNIT: EntrySubject = { scope: 'inverter', id: 'inv-1' };
+const STRING: EntrySubject = { scope: 'string', id: 's-1' };
+
+/** A reading beside others of the same crew, held against a design. */
+function judged(
+  kind: string,
+  part: EntrySubject,
+  values: object,
+  { design = twoUnits, over = {}, beside = [] }: { design?: SiteDesign; over?: Over; beside?: readonly Beside[] } = {},
+): Judgement {
+  const crew = new Crew(twoUnits);
+  for (const b of beside) crew.add(kind, b.part, { ...healthy(kind, twoUnits, b.part), ...b.values }, { minutes: 0.1 });
+  const entry = crew.add(kind, part, { ...healthy(kind, twoUnits, part), ...values }, { minutes: 0.1, ...over });
+  const releases = [{ letter: 'A', atMs: 0, design }];
+  return evidence({ releases, entries: crew.entries }, crew.nowMs).judgement(entry);
+}
+interface Beside {
+  readonly part: EntrySubject;
+  readonly values: object;
+}
+/** What is not as it should be: rule and verdict of every check that does not hold. */
+const odd = ({ checks }: Judgement) => checks.flatMap((c) => (c.verdict === 'holds' ? [] : [`${c.id} ${c.verdict}`]));
+const says = (j: Judgement) => j.says.map((s) => `${s.gate} ${s.result}`);
+const told = ({ checks }: Judgement, id: string): readonly string[] =>
+  checks.filter((c: Check) => c.id === `proving.${id}` && c.verdict !== 'holds').flatMap((c) => c.working);
+const survey = (over: object): SiteDesign => ({ ...twoUnits, survey: { ...twoUnits.survey, ...over } });
+const type = (over: object): SiteDesign => ({
+  ...twoUnits,
+  equipment: { ...twoUnits.equipment, inverters: twoUnits.equipment.inverters.map((t) => ({ ...t, ...over })) },
+});
+const LAPSED: Instrument = { ...INSTRUMENTS['earth tester'], calibratedUntil: '2026-05-03' };
+
+describe('earths', () => {
+  it('ask for length, section and metal of each conductor that nobody drew', () => {
+    const nothing = {
+      firstLengthM: null,
+      firstMm2: null,
+      firstMetal: null,
+      secondLengthM: null,
+      secondMm2: null,
+      secondMetal: null,
+    };
+    expect(told(judged('earth', SITE, nothing), 'earth-continuity')).toEqual(
+      ['bar to transformer earth', 'bar to the furthest frames'].map(
+        (name) => `Missing: length of the ${name}, section of the ${name}, metal of the ${name}`,
+      ),
+    );
+    for (const [missing, what] of [
+      [{ firstLengthM: null }, 'length of the bar to transformer earth'],
+      [{ firstMm2: null }, 'section of the bar to transformer earth'],
+      [{ secondMetal: null }, 'metal of the bar to the furthest frames'],
+    ] as const)
+      expect(told(judged('earth', SITE, missing), 'earth-continuity')).toEqual([`Missing: ${what}`]);
+    expect(says(judged('earth', SITE, { secondMetal: null }))).toEqual(['S-EARTH null']);
+  });
+  it('of a unit are those that its run draws; the way to the chassis is measured', () => {
+    // What was typed for drawn conductors is not what counts.
+    const typed = { firstLengthM: 4000, firstMm2: 1, firstMetal: 'Al', secondMm2: 1, secondMetal: 'Al' };
+    expect(odd(judged('earth', UNIT, typed))).toEqual([]);
+    expect(told(judged('earth', UNIT, { ...typed, secondLengthM: null }), 'earth-continuity')).toEqual([
+      'Missing: length of the chassis earth',
+    ]);
+    const bare = { ...twoUnits, runs: [] };
+    expect(odd(judged('earth', UNIT, {}, { design: bare }))).toEqual([]);
+    expect(
+      told(judged('earth', UNIT, { firstMm2: null, secondMm2: null }, { design: bare }), 'earth-continuity'),
+    ).toEqual(['Missing: section of the PE bar', 'Missing: section of the chassis earth']);
+    const long = withRun(twoUnits, runOf('inv-1', { lengthM: 900, peMm2: 16 }));
+    expect(odd(judged('earth', UNIT, { firstOhm: 1.1 }, { design: long }))).toEqual([]);
+    expect(odd(judged('earth', UNIT, { firstOhm: 1.1 }))).toEqual(['proving.earth-continuity stop']);
+    expect(odd(judged('earth', UNIT, { secondOhm: 1.1 }))).toEqual(['proving.earth-continuity stop']);
+  });
+  it('have a form that asks for what no design draws', () => {
+    const asked = (design: SiteDesign, part: EntrySubject) =>
+      kindNamed('earth')
+        .form?.(design, part)
+        ?.groups.map((g) => [g.title, g.paths.length]);
+    expect(asked(twoUnits, UNIT)).toEqual([
+      ['First: PE bar. Second: chassis stud', 6],
+      ['Conductors, where the design does not draw them', 1],
+    ]);
+    expect(asked({ ...twoUnits, runs: [] }, UNIT)?.[1]).toEqual(['Conductors, where the design does not draw them', 6]);
+    expect(asked(twoUnits, SITE)?.[1]).toEqual(['The two conductors', 6]);
+  });
+});
+
+describe('a lapsed calibration', () => {
+  it('softens whatever was measured with it, to the last day printed', () => {
+    expect(odd(judged('earth', SITE, {}, { over: { instrument: LAPSED } }))).toEqual(['proving.calibration tight']);
+    const last = { ...LAPSED, calibratedUntil: '2026-05-04' };
+    expect(odd(judged('earth', SITE, {}, { over: { instrument: last } }))).toEqual([]);
+  });
+});
+
+describe('the supply and a unit’s voltages', () => {
+  it('are held against survey, code and, at the unit, its own sheet', () => {
+    expect(odd(judged('ac-voltages', UNIT, {}, { design: type({ lineMinV: 405 }) }))).toEqual([
+      'proving.unit-window stop',
+    ]);
+    expect(odd(judged('ac-voltages', UNIT, {}, { design: type({ lineMaxV: 399 }) }))).toEqual([
+      'proving.unit-window stop',
+    ]);
+    expect(odd(judged('ac-voltages', UNIT, { frequencyHz: 45 }))).toEqual(['proving.frequency stop']);
+    expect(odd(judged('ac-voltages', UNIT, { rotation: 'reversed' }))).toEqual(['proving.rotation tight']);
+    const blind = { design: survey({ lineV: null }) };
+    for (const [kind, part] of [
+      ['supply', SITE],
+      ['ac-voltages', UNIT],
+    ] as const)
+      expect(odd(judged(kind, part, {}, blind))).toContain('proving.supply-signature unknown');
+  });
+  it('want the repeat at the board and not at the unit, and the neutral where the unit has one', () => {
+    const once = { l1peLowV: null, l2peLowV: null, l3peLowV: null };
+    expect(odd(judged('supply', SITE, once))).toEqual(['proving.supply-signature tight']);
+    expect(says(judged('supply', SITE, once))).toEqual(['S-SUPPLY caution']);
+    const bare = { l1nV: null, l2nV: null, l3nV: null, npeV: null };
+    const five = type({ wiring: '5-wire' });
+    expect(odd(judged('ac-voltages', UNIT, bare, { design: five }))).toContain('proving.neutral-read unknown');
+    expect(odd(judged('ac-voltages', UNIT, bare, { design: type({ wiring: '3-wire plus PE' }) }))).not.toContain(
+      'proving.neutral-read unknown',
+    );
+    const title = (design: SiteDesign) => kindNamed('ac-voltages').form?.(design, UNIT)?.groups[0]?.title;
+    expect(title(five)).toBe('At the line side of the open isolator');
+    expect(title(type({ wiring: '3-wire plus PE' }))).toMatch(/; no neutral at this unit$/);
+    const board = (design: SiteDesign) => kindNamed('supply').form?.(design, SITE)?.groups[0]?.title;
+    expect(board(twoUnits)).toBe('Ten voltages');
+    expect(board(survey({ service: 'earthed wye, neutral not brought out' }))).toBe('Nine voltages: no neutral is run');
+  });
+});
+
+describe('insulation', () => {
+  it('of an AC run is tested for the higher of the survey’s and the unit’s voltage', () => {
+    expect(says(judged('ac-insulation', UNIT, {}))).toEqual(['I-ACIR pass']);
+    expect(says(judged('ac-insulation', UNIT, {}, { design: type({ nominalLineV: 800 }) }))).toEqual(['I-ACIR null']);
+    expect(says(judged('ac-insulation', UNIT, {}, { design: survey({ lineV: 690 }) }))).toEqual(['I-ACIR null']);
+    expect(says(judged('ac-insulation', UNIT, {}, { design: survey({ lineV: null }) }))).toEqual(['I-ACIR pass']);
+  });
+  it('of a split section closes with its last part, by the newest reading of each', () => {
+    const part = (n: number, over: object = {}) => ({ part: STRING, values: { part: n, ofParts: 3, ...over } });
+    const last = (beside: readonly Beside[], over: object = {}) =>
+      says(judged('dc-insulation', STRING, { part: 3, ofParts: 3, ...over }, { beside }))[0];
+    expect(last([part(1), part(2)])).toBe('D-IR pass');
+    expect(last([part(1)])).toBe('D-IR null');
+    expect(last([])).toBe('D-IR null');
+    expect(last([part(1), part(2, { megohm: 0.2 })])).toBe('D-IR null');
+    expect(last([part(1), part(2, { megohm: 0.2 }), part(2)])).toBe('D-IR pass');
+    expect(last([part(1), part(2), part(2, { megohm: 0.2 })])).toBe('D-IR null');
+    expect(last([part(1), part(2)], { megohm: 0.2 })).toBe('D-IR fail');
+    // Split anew into another number of parts: what was read of the old ones is no part of it.
+    expect(last([part(1), part(2), part(1, { ofParts: 2 })])).toBe('D-IR null');
+    expect(last([part(1), { part: { scope: 'string', id: 's-2' }, values: { part: 2, ofParts: 3 } }])).toBe(
+      'D-IR null',
+    );
+    expect(last([part(1), part(3)])).toBe('D-IR null');
+  });
+});
+
+describe('landing', () => {
+  const inputs = (change: (v: number, i: number) => number | null) => {
+    const { inputs: own } = healthy('landing', twoUnits, UNIT) as { inputs: { stringId: string; voltageV: number }[] };
+    return {
+      inputs: own.flatMap((x, i) => {
+        const voltageV = change(x.voltageV, i);
+        return voltageV === null ? [] : [{ ...x, voltageV }];
+      }),
+    };
+  };
+  it('asks for every string that hangs there, by its input', () => {
+    const j = judged(
+      'landing',
+      UNIT,
+      inputs((v, i) => (i === 0 ? null : v)),
+    );
+    expect(odd(j)).toEqual(['proving.landed-input unknown']);
+    expect(told(j, 'landed-input')).toEqual(['Missing: voltage at this input']);
+    expect(judged('landing', UNIT, {}).checks.filter((c) => c.id === 'proving.landed-input')).toHaveLength(
+      lineOf(twoUnits).unit('inv-1')?.strings.length ?? -1,
+    );
+  });
+  it('stops at a string that is reversed, or over its limit', () => {
+    for (const wrong of [(v: number) => -v, () => 0, () => 1490])
+      expect(
+        odd(
+          judged(
+            'landing',
+            UNIT,
+            inputs((v, i) => (i === 0 ? wrong(v) : v)),
+          ),
+        ),
+      ).toEqual(['proving.landed-input stop']);
+    const unknown = judged('landing', UNIT, {}, { design: survey({ building: null }) });
+    expect(new Set(told(unknown, 'landed-input'))).toEqual(new Set(['Missing: DC limit']));
+  });
+  it('holds an input against the median of three alike and more, carried to its length', () => {
+    // Four strings on one unit: three others are enough, two are not.
+    const all = {
+      ...twoUnits,
+      strings: twoUnits.strings.map((s, i) => ({
+        ...s,
+        place: { inverterId: 'inv-1', tracker: i + 1, input: 1, branch: 1 as const },
+      })),
+    };
+    const perModule = (of: SiteDesign, volts: readonly number[]) => ({
+      inputs: of.strings.map((s, i) => ({ stringId: s.id, voltageV: s.modules * (volts[i] ?? 0) })),
+    });
+    expect(all.strings).toHaveLength(4);
+    const read = (volts: readonly number[], design = all) =>
+      odd(judged('landing', UNIT, perModule(design, volts), { design }));
+    expect(read([50, 50, 50, 50])).toEqual([]);
+    expect(read([50, 50, 50, 47])).toEqual(['proving.landed-input stop']);
+    expect(read([50, 50, 47], { ...all, strings: all.strings.slice(0, 3) })).toEqual([]);
+    // A shorter one is like the others module by module.
+    const mixed = { ...all, strings: all.strings.map((s, i) => (i === 3 ? { ...s, modules: s.modules - 4 } : s)) };
+    expect(read([50, 50, 50, 50], mixed)).toEqual([]);
+  });
+});
+
+describe('torque', () => {
+  const studs = torqueTarget(lineOf(twoUnits).unit('inv-1')?.type.bay as never);
+  const joints = (change: (at: string, nm: number) => number | null) => {
+    const own = healthy('torque', twoUnits, UNIT) as { joints: { at: string; appliedNm: number }[] };
+    return {
+      joints: own.joints.flatMap(({ at, appliedNm }) => {
+        const nm = change(at, appliedNm);
+        return nm === null ? [] : [{ at, appliedNm: nm }];
+      }),
+    };
+  };
+  it('is asked of every joint, by name', () => {
+    const j = judged(
+      'torque',
+      UNIT,
+      joints((at, nm) => (at === 'board L2' ? null : nm)),
+    );
+    expect(odd(j)).toEqual(['proving.torque unknown']);
+    expect(told(j, 'torque')).toEqual(['Missing: torque applied at board L2']);
+  });
+  it('is held against the studs at the unit, and against the print at the board', () => {
+    const high = (studs?.highNm ?? 0) + 0.1;
+    expect(
+      odd(
+        judged(
+          'torque',
+          UNIT,
+          joints((at, nm) => (at === 'unit L1' ? high : nm)),
+        ),
+      ),
+    ).toEqual(['proving.torque stop']);
+    const print = { boardTargetNm: 40 };
+    const board = (nm: number) =>
+      odd(judged('torque', UNIT, { ...print, ...joints((at, x) => (at.startsWith('board') ? nm : x)) }));
+    expect(new Set(board(40))).toEqual(new Set());
+    expect(new Set(board(35.9))).toEqual(new Set(['proving.torque stop']));
+  });
+  it('wants marks, and a tool in its range', () => {
+    expect(new Set(odd(judged('torque', UNIT, { witnessMarks: false })))).toEqual(
+      new Set(['proving.witness-marks tight']),
+    );
+    const tool = (max: number): Over => ({
+      instrument: {
+        ...INSTRUMENTS['torque tool'],
+        ranges: [{ of: 'torque', min: 0.1, max, accuracyPercent: null, digits: null, resolution: null }],
+      },
+    });
+    expect(new Set(odd(judged('torque', UNIT, {}, { over: tool(400) })))).toEqual(
+      new Set(['proving.torque-tool stop']),
+    );
+    const silent = { instrument: { ...INSTRUMENTS['torque tool'], ranges: [] } };
+    expect(new Set(odd(judged('torque', UNIT, {}, { over: silent })))).toEqual(
+      new Set(['proving.torque-tool unknown']),
+    );
+  });
+  it('asks about equal figures of a tool that is read off, at each end by its own target', () => {
+    const own = healthy('torque', twoUnits, UNIT);
+    const asked = (over: object, instrument: Instrument | null = INSTRUMENTS['torque tool']) =>
+      kindNamed('torque').question?.(
+        { ...own, ...over } as never,
+        { design: twoUnits, subject: UNIT, instrument } as never,
+      );
+    expect(asked({ mode: 'readout' })).toMatch(/joints read .* N·m\. A tool that is read off usually varies/);
+    expect(asked({ mode: 'click' })).toBeNull();
+    expect(asked({ mode: 'readout' }, null)).toBeNull();
+    expect(asked({ mode: 'readout' })).toBe(asked({ mode: 'readout' }));
+    // Two ends of five and six joints with other targets: too few of each to ask about.
+    expect(asked({ mode: 'readout', boardTargetNm: 30 })).toBeNull();
+  });
+});
+
+describe('strings', () => {
+  const perModule = 50;
+  const strings: readonly EntrySubject[] = twoUnits.strings.map(({ id }) => ({ scope: 'string', id }));
+  const volts = (part: EntrySubject, of = perModule) => of * (lineOf(twoUnits).string(part.id)?.string.modules ?? 0);
+  it('are held against their sisters from three on, each by its newest reading, and against what is expected before', () => {
+    const others = (...of: readonly (readonly [number, number])[]): Beside[] =>
+      of.map(([n, v]) => ({
+        part: strings[n] as EntrySubject,
+        values: { voltageV: volts(strings[n] as EntrySubject, v) },
+      }));
+    const ids = (beside: readonly Beside[], voltageV = volts(STRING)) =>
+      judged('string-test', STRING, { voltageV }, { beside }).checks.map((c) => c.id);
+    expect(ids(others([1, 50], [2, 50]))).toContain('proving.expected-voltage');
+    expect(ids(others([1, 50], [2, 50], [2, 50]))).toContain('proving.expected-voltage');
+    expect(ids(others([1, 50], [2, 50], [3, 50]))).toContain('proving.likeness');
+    // One that reads reversed is nobody's sister.
+    expect(ids(others([1, 50], [2, 50], [3, -50]))).toContain('proving.expected-voltage');
+    const like = (beside: readonly Beside[]) =>
+      judged('string-test', STRING, { voltageV: volts(STRING) }, { beside }).checks.find(
+        (c) => c.id === 'proving.likeness',
+      )?.verdict;
+    expect(like(others([1, 50], [2, 50], [3, 50]))).toBe('holds');
+    expect(like(others([1, 40], [2, 40], [3, 40], [1, 50], [2, 50], [3, 50]))).toBe('holds');
+    expect(like(others([1, 50], [2, 50], [3, 50], [1, 40], [2, 40], [3, 40]))).toBe('stop');
+  });
+  it('have a polarity of their own beside everything else', () => {
+    expect(says(judged('string-test', STRING, { voltageV: -volts(STRING) }))).toEqual(['D-POL fail', 'D-VOC fail']);
+    expect(says(judged('string-test', STRING, { lightAt: '2026-05-04T03:00:00.000Z' }))).toEqual([
+      'D-POL pass',
+      'D-VOC null',
+    ]);
+    expect(
+      says(
+        judged(
+          'string-test',
+          STRING,
+          {},
+          { over: { instrument: { ...INSTRUMENTS['PV tester'], calibratedUntil: '2026-05-03' } } },
+        ),
+      ),
+    ).toEqual(['D-POL pass', 'D-VOC caution']);
+  });
+  it('are swapped with the nearest other length of the plan, and with none where all are alike', () => {
+    const swapped = FIELD_CAUSES.find((c) => c.cause === 'swapped')?.words ?? '';
+    const { voltageV } = healthy('string-test', twoUnits, STRING) as { voltageV: number };
+    const own = lineOf(twoUnits).string(STRING.id)?.string.modules ?? 0;
+    const said = (others: readonly number[], modules: number) => {
+      const strings = twoUnits.strings.map((s, i) => ({ ...s, modules: others[i - 1] ?? own }));
+      const j = judged(
+        'string-test',
+        STRING,
+        { voltageV: (voltageV * modules) / own },
+        { design: { ...twoUnits, strings } },
+      );
+      return j.checks.find((c) => c.id === 'proving.cause')?.working.join(' ') ?? '';
+    };
+    expect(said([6, 12], 12)).toContain(swapped);
+    expect(said([12, 6], 12)).toContain(swapped);
+    expect(said([6, 12], 6)).not.toContain(swapped);
+    expect(said([], 12)).not.toContain(swapped);
+  });
+  it('carry a current like their sisters in the same light', () => {
+    const current = (n: number, currentA: number): Beside => ({
+      part: strings[n] as EntrySubject,
+      values: { currentA },
+    });
+    const healthyA = (healthy('string-current', twoUnits, STRING) as { currentA: number }).currentA;
+    const three = [1, 2, 3].map((n) => current(n, healthyA));
+    expect(says(judged('string-current', STRING, {}, { beside: three }))).toEqual(['D-ISC pass']);
+    expect(says(judged('string-current', STRING, { currentA: 0.93 * healthyA }, { beside: three }))).toEqual([
+      'D-ISC caution',
+    ]);
+    expect(
+      says(judged('string-current', STRING, { currentA: 0.93 * healthyA }, { beside: three.slice(0, 2) })),
+    ).toEqual(['D-ISC pass']);
+    const again = [...three, current(1, 0.93 * healthyA), current(2, 0.93 * healthyA)];
+    expect(says(judged('string-current', STRING, { currentA: 0.93 * healthyA }, { beside: again }))).toEqual([
+      'D-ISC pass',
+    ]);
+    expect(says(judged('string-current', STRING, { irradianceEndWm2: 600 }))).toEqual(['D-ISC null']);
+  });
+});
+
+describe('the rest', () => {
+  it('is held against the unit that it stands at', () => {
+    expect(odd(judged('residual', UNIT, { ratedMa: 30, rampMa: 25 }))).toContain('proving.residual-floor stop');
+    expect(odd(judged('residual', UNIT, {}, { design: type({ maxApparentVa: 900_000 }) }))).toContain(
+      'proving.residual-floor stop',
+    );
+    expect(odd(judged('residual', UNIT, { atRatedMs: 301 }))).toContain('proving.residual-times stop');
+    expect(says(judged('thermal', UNIT, { currentA: 1 }))).toEqual(['I-THERM null']);
+    expect(says(judged('thermal', UNIT, { likeC: 20 }))).toEqual(['I-THERM fail']);
+    expect(says(judged('thermal', UNIT, { ambientC: -39 }))).toEqual(['I-THERM fail']);
+  });
+  it('of the site is held against the code, the unit that came on and the day', () => {
+    expect(says(judged('stop', SITE, {}, { design: survey({ gridCode: null }) }))).toEqual(['S-ESTOP null']);
+    expect(says(judged('stop', SITE, { restarted: true }))).toEqual(['S-ESTOP fail']);
+    expect(says(judged('meter', SITE, { unitId: 'inv-9' }))).toEqual(['S-METER null']);
+    expect(says(judged('meter', SITE, { afterKw: 40 }))).toEqual(['S-METER fail']);
+    for (const gap of ['change1Kw', 'change2Kw', 'change3Kw'])
+      expect(says(judged('meter', SITE, { [gap]: null }))).toEqual(['S-METER null']);
+    expect(says(judged('meter', SITE, { change2Kw: -17 }))).toEqual(['S-METER fail']);
+    const until = (validUntil: string) => says(judged('permission', SITE, { validUntil }))[0];
+    expect([until('2026-05-04'), until('2026-05-03')]).toEqual(['S-PTO pass', 'S-PTO null']);
+  });
+});
