@@ -56,6 +56,12 @@ describe('kinds of record', () => {
     expect(line('dc-insulation', string, { part: 2, ofParts: 3 })[0]).toBe('42 MΩ at 1500 V, 60 s, part 2 of 3');
     expect(line('string-test', string, { currentA: 4.2 })).toEqual([expect.stringMatching(/, 4\.2 A$/), '4.2 A']);
     expect(line('torque', unit, { witnessMarks: false })).toEqual([expect.stringMatching(/, not marked$/), 'no']);
+    const landed = { inputs: [810, 790, 800].map((voltageV, i) => ({ stringId: `s-${i}`, voltageV })) };
+    expect(kindNamed('landing').line(landed as never)).toMatch(/^3 inputs, 790\.0 to 810\.0 V/);
+    expect(kindNamed('landing').printed?.row(landed as never)).toEqual(['3', '790.0 V', '810.0 V']);
+    const torqued = { joints: [25, 22, 28].map((appliedNm) => ({ at: 'x', appliedNm })), witnessMarks: true };
+    expect(kindNamed('torque').line(torqued as never)).toBe('3 joints, 22 to 28 N·m, marked');
+    expect(kindNamed('torque').printed?.row(torqued as never)).toEqual(['3', '22 N·m', '28 N·m', 'yes']);
     expect(kindNamed('supply').printed?.row({ ...healthy('supply', twoUnits, site), npeV: null } as never)[2]).toBe(
       '–',
     );
@@ -67,6 +73,18 @@ describe('kinds of record', () => {
 });
 
 describe('a form', () => {
+  it('has a place for every field of its schema, each empty or with the usual, and asks for those that nobody drew', () => {
+    for (const k of KINDS)
+      for (const part of PARTS.filter((p) => k.scopes.includes(p.scope))) {
+        const form = k.form?.(twoUnits, part);
+        if (!form) continue;
+        const fields = Object.keys(form.schema.shape).sort();
+        const asked = form.groups.flatMap((g) => g.paths).sort();
+        expect([k.kind, Object.keys(form.blank).sort()]).toEqual([k.kind, fields]);
+        if (k.kind === 'earth') expect(fields).toEqual(expect.arrayContaining(asked));
+        else expect([k.kind, asked]).toEqual([k.kind, fields]);
+      }
+  });
   const [, unit, string] = PARTS as [EntrySubject, EntrySubject, EntrySubject];
   const fill = (kind: string, part: EntrySubject, typed: Readonly<Record<string, unknown>>) => {
     const form = kindNamed(kind).form?.(twoUnits, part);

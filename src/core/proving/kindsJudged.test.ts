@@ -90,6 +90,17 @@ describe('earths', () => {
     expect(odd(judged('earth', UNIT, { firstOhm: 1.1 }))).toEqual(['proving.earth-continuity stop']);
     expect(odd(judged('earth', UNIT, { secondOhm: 1.1 }))).toEqual(['proving.earth-continuity stop']);
   });
+  it('are those of the unit’s own run', () => {
+    const two: EntrySubject = { scope: 'inverter', id: 'inv-2' };
+    const long = withRun(twoUnits, runOf('inv-2', { lengthM: 900, peMm2: 16, externalEarthMm2: 16 }));
+    expect(odd(judged('earth', two, { firstOhm: 1.1 }, { design: long }))).toEqual([]);
+    expect(odd(judged('earth', UNIT, { firstOhm: 1.1 }, { design: long }))).toEqual(['proving.earth-continuity stop']);
+    // Without an external earth there is a joint less, and it is the second unit's run that says so.
+    const plain = withRun(twoUnits, runOf('inv-2', { externalEarthMm2: null }));
+    const joints = (design: SiteDesign, part: EntrySubject) =>
+      judged('torque', part, {}, { design }).checks.filter((c) => c.id === 'proving.torque').length;
+    expect(joints(plain, UNIT) - joints(plain, two)).toBe(1);
+  });
   it('have a form that asks for what no design draws', () => {
     const asked = (design: SiteDesign, part: EntrySubject) =>
       kindNamed('earth')
