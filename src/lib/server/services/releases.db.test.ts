@@ -1,6 +1,7 @@
 import { eq, sql } from 'drizzle-orm';
 import { beforeAll, expect, it } from 'vitest';
 import { twoUnits } from '$core/testing/handedOver';
+import { openPoint } from '$core/testing/openPoint';
 import { db, migrate } from '../db/client';
 import { release } from '../db/schema';
 import { Problem } from '../problem';
@@ -89,19 +90,7 @@ it('of another version of the program is named, and the site lives on', async ()
   const log = await readLogbook(context, siteId);
   expect(log).toMatchObject({ releases: [], unreadable: ['A'], current: null });
   expect((await readLogbook(context, siteId)).unreadable).toEqual(['A']);
-  const point = {
-    id: '01969a00-0000-7000-8000-0000000000bb',
-    kind: 'open-point',
-    subject: { scope: 'site', id: 'site' },
-    doneAt: new Date().toISOString(),
-    by: 'R. Vahl',
-    role: 'lead',
-    instrument: null,
-    release: 'A',
-    corrects: null,
-    reason: null,
-    values: { text: 'a point', severity: 'work', owner: 'crew', due: null, closed: false },
-  };
+  const point = openPoint('01969a00-0000-7000-8000-0000000000bb');
   expect(await refusal(addRecord(context, siteId, point))).toBe('422 Refused');
   expect(await releaseDesign(context, siteId, 2, 'R. Vahl')).toBe('B');
   expect((await addRecord(context, siteId, { ...point, release: 'B' })).known).toBe(false);

@@ -4,6 +4,7 @@ import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { v7 as uuidv7 } from 'uuid';
 import { expect, it } from 'vitest';
+import { openPoint } from '$core/testing/openPoint';
 import { cluster, freePort } from '../../../../scripts/cluster.mjs';
 
 /** Starts a second Bolt Yard with the very command people use, in a folder and on ports of its own. */
@@ -53,23 +54,10 @@ it('keeps every acknowledged entry when server and database are killed while ent
     const writer = async (n: number) => {
       while (writing) {
         const id = uuidv7();
-        const entry = {
-          id,
-          kind: 'open-point',
-          subject: { scope: 'site', id: 'site' },
-          doneAt: new Date().toISOString(),
-          by: 'R. Vahl',
-          role: 'lead',
-          instrument: null,
-          release: 'A',
-          corrects: null,
-          reason: null,
-          values: { text: `point of writer ${n}`, severity: 'work', owner: 'crew', due: null, closed: true },
-        };
         const status = await fetch(`${at}/api/v1/sites/${site}/records`, {
           method: 'POST',
           headers: { 'content-type': 'application/json' },
-          body: JSON.stringify(entry),
+          body: JSON.stringify(openPoint(id)),
         }).then(
           (r) => r.status,
           () => 0,

@@ -2,6 +2,7 @@ import type { ChildProcess } from 'node:child_process';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { openPoint } from '$core/testing/openPoint';
 import { freePort } from '../../../../scripts/cluster.mjs';
 import { startServer } from '../../../../scripts/server.mjs';
 import { testCluster } from '../../../../scripts/testDatabase.mjs';
@@ -20,19 +21,6 @@ const connected = async (): Promise<pg.Client> => {
   await client.connect();
   return client;
 };
-const point = (id: string) => ({
-  id,
-  kind: 'open-point',
-  subject: { scope: 'site', id: 'site' },
-  doneAt: new Date().toISOString(),
-  by: 'R. Vahl',
-  role: 'lead',
-  instrument: null,
-  release: 'A',
-  corrects: null,
-  reason: null,
-  values: { text: 'a point under load', severity: 'work', owner: 'crew', due: null, closed: true },
-});
 async function asked(path: string, init?: RequestInit) {
   const began = performance.now();
   const response = await fetch(`${at}${path}`, init);
@@ -43,7 +31,7 @@ const write = (siteId: string, id = uuidv7()) =>
   asked(`/api/v1/sites/${siteId}/records`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(point(id)),
+    body: JSON.stringify(openPoint(id)),
   });
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
