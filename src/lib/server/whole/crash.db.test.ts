@@ -51,7 +51,7 @@ it('keeps every acknowledged entry when server and database are killed while ent
   try {
     const acknowledged: string[] = [];
     let writing = true;
-    const writer = async (n: number) => {
+    const writer = async () => {
       while (writing) {
         const id = uuidv7();
         const status = await fetch(`${at}/api/v1/sites/${site}/records`, {
@@ -66,7 +66,7 @@ it('keeps every acknowledged entry when server and database are killed while ent
         if (status === 0) return;
       }
     };
-    const writers = [1, 2, 3].map(writer);
+    const writers = [1, 2, 3].map(() => writer());
     while (acknowledged.length < 40) await new Promise((resolve) => setTimeout(resolve, 20));
     const node = Number(readFileSync(`${folder}/server.pid`, 'utf8'));
     kill9([pg.pid(), ...childrenOf(pg.pid()), node, ...childrenOf(node), ...(yard.pid ? [yard.pid] : [])]);
