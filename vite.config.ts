@@ -1,17 +1,16 @@
-import { fileURLToPath } from 'node:url';
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
 
-// Forms need Zod's adapter alone; the package's index would add 600 kB to every page with a form.
-const zodAdapterOnly = {
-  'sveltekit-superforms/adapters': fileURLToPath(new URL('src/lib/ui/form/zodAdapterOnly.js', import.meta.url)),
-};
-
 export default defineConfig({
-  resolve: { alias: zodAdapterOnly },
   plugins: [tailwindcss(), sveltekit()],
   worker: { format: 'es' },
+  build: {
+    rolldownOptions: {
+      // Forms need Zod's adapter alone; those of other schema libraries would add 600 kB to every page with a form.
+      treeshake: { moduleSideEffects: [{ test: /sveltekit-superforms\/dist\/adapters\//, sideEffects: false }] },
+    },
+  },
   test: {
     // Every core: half of two is one.
     maxWorkers: '100%',

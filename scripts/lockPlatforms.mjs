@@ -1,5 +1,6 @@
 // After `npm install`: names in package-lock.json the optional builds for other platforms that a registry mirror may lack,
 // so that `npm ci` finds lock and packages in step everywhere. They are skipped on this platform and fetched on theirs.
+import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 
 const SYSTEMS = ['android', 'darwin', 'freebsd', 'linux', 'openbsd', 'netbsd', 'openharmony', 'sunos', 'win32', 'aix'];
@@ -39,7 +40,25 @@ for (const [at, entry] of Object.entries({ ...lock.packages })) {
     added += 1;
   }
 }
+/** What the registry says a package has to hash to; null where it does not have it. */
+function integrityOf(name, version) {
+  try {
+    const said = execFileSync('npm', ['view', `${name}@${version}`, 'dist.integrity', '--json', '--loglevel=error']);
+    return JSON.parse(said.toString());
+  } catch {
+    return null;
+  }
+}
+const without = [];
+for (const [key, entry] of Object.entries(lock.packages)) {
+  if (!key || entry.link || entry.integrity) continue;
+  const name = key.slice(key.lastIndexOf('node_modules/') + 'node_modules/'.length);
+  const integrity = integrityOf(name, entry.version);
+  if (integrity) entry.integrity = integrity;
+  else without.push(`${name}@${entry.version}`);
+}
 const { '': root, ...packages } = lock.packages;
 lock.packages = { '': root, ...Object.fromEntries(Object.entries(packages).sort(([a], [b]) => (a < b ? -1 : 1))) };
 writeFileSync('package-lock.json', `${JSON.stringify(lock, null, 2)}\n`);
 console.log(`${added} platform packages named`);
+if (without.length) console.log(`no integrity known for ${without.join(', ')}`);

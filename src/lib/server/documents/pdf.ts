@@ -4,8 +4,8 @@ import PDFDocument from 'pdfkit';
 /** The few things a printed sheet is made of: headings, lines, tables over pages, a numbered footer. */
 
 const require = createRequire(import.meta.url);
-const REGULAR = require.resolve('@expo-google-fonts/inter/400Regular/Inter_400Regular.ttf');
-const BOLD = require.resolve('@expo-google-fonts/inter/700Bold/Inter_700Bold.ttf');
+const REGULAR = require.resolve('inter-font/ttf/Inter-Regular.ttf');
+const BOLD = require.resolve('inter-font/ttf/Inter-Bold.ttf');
 
 const MARGIN = 42;
 const INK = '#1f1b16';
