@@ -1,7 +1,7 @@
 export interface Cluster {
   readonly folder: string;
   readonly port: number;
-  url(database: string): string;
+  url(database: string, role?: 'app' | 'owner' | 'admin'): string;
   start(): boolean;
   stop(mode?: 'fast' | 'immediate' | 'smart'): void;
   isRunning(): boolean;

@@ -1,9 +1,10 @@
 // A PostgreSQL cluster of the project's own: loopback, its own port, its socket beside its data.
 import { execFileSync, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { chmodSync, chownSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import path from 'node:path';
+import { HBA, keysOf, newKeys, ownershipSql, roleNamed, rolesSql } from './roles.mjs';
 
 const isRoot = process.getuid?.() === 0;
 
@@ -62,14 +63,41 @@ export function cluster(wantedFolder, port) {
   const folder = reachable(path.resolve(wantedFolder));
   const log = path.join(folder, 'server.log');
   const user = isRoot ? 'postgres' : execFileSync('id', ['-un'], { encoding: 'utf8' }).trim();
-  const url = (database) => `postgres://${user}@127.0.0.1:${port}/${database}`;
+  const keys = keysOf(folder);
+  /** For a role: the application's, unless another is asked for. */
+  const url = (database, role = 'app') =>
+    `postgres://${roleNamed(role, user)}:${keys.read()?.[role]}@127.0.0.1:${port}/${database}`;
+
+  /** Of the user that PostgreSQL runs as, and of nobody else. */
+  function own(file) {
+    if (isRoot) chownSync(file, idOf('postgres', '-u'), idOf('postgres', '-g'));
+    else chmodSync(file, file === folder ? 0o700 : 0o600);
+  }
 
   function create() {
     if (existsSync(path.join(folder, 'PG_VERSION'))) return;
     mkdirSync(folder, { recursive: true, mode: 0o700 });
-    if (isRoot) chownSync(folder, idOf('postgres', '-u'), idOf('postgres', '-g'));
-    else chmodSync(folder, 0o700);
+    own(folder);
     run(bin, 'initdb', ['-D', folder, '--auth=trust', '--encoding=UTF8', '--locale=C.UTF-8', '--username', user]);
+  }
+
+  /** Passwords for everybody. Until they are written down, nobody else is there to be believed: the port opens after. */
+  function lockDoors() {
+    if (keys.read()) return;
+    const made = newKeys();
+    const socket = ['-c', "listen_addresses=''", '-c', `unix_socket_directories=${folder}`, '-c', `port=${port}`];
+    const options = socket.join(' ');
+    run(bin, 'pg_ctl', ['-D', folder, '-l', log, '-w', '-o', options, 'start'], { stdio: 'ignore' });
+    try {
+      psql(rolesSql(made, user), { host: folder });
+    } finally {
+      run(bin, 'pg_ctl', ['-D', folder, '-m', 'fast', '-w', 'stop'], { stdio: 'ignore' });
+    }
+    keys.write(made);
+    own(keys.file);
+    const hba = path.join(folder, 'pg_hba.conf');
+    writeFileSync(hba, HBA);
+    own(hba);
   }
 
   function isRunning() {
@@ -98,8 +126,13 @@ export function cluster(wantedFolder, port) {
   function start() {
     create();
     dropStaleLock();
-    if (isRunning()) return false;
-    const options = `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories='${folder}' -c max_connections=50`;
+    if (isRunning()) {
+      if (keys.read()) return false;
+      // Of a time when it asked for no password.
+      stop();
+    }
+    lockDoors();
+    const options = `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories='${folder}' -c unix_socket_permissions=0700 -c max_connections=50`;
     // After a kill -9 the orphans of the old server need a moment to notice and let go of its memory.
     for (let tries = 1; ; tries++) {
       try {
@@ -122,9 +155,19 @@ export function cluster(wantedFolder, port) {
       run(bin, 'pg_ctl', ['-D', folder, '-m', mode, '-w', 'stop'], { stdio: 'ignore' });
   }
 
-  const admin = (sql) =>
-    run(bin, 'psql', ['-h', '127.0.0.1', '-p', String(port), '-U', user, '-d', 'postgres', '-Atqc', sql]);
-  const exists = (database) => admin(`select 1 from pg_database where datname = '${database}'`).trim() === '1';
+  function psql(sql, { host = '127.0.0.1', database = 'postgres' } = {}) {
+    const where = ['-h', host, '-p', String(port), '-U', user, '-d', database];
+    return run(bin, 'psql', [...where, '-AtqX', '-v', 'ON_ERROR_STOP=1', '-f', '-'], {
+      input: sql,
+      stdio: ['pipe', 'pipe', 'pipe'],
+      env: { ...process.env, PGPASSWORD: keys.read()?.admin ?? '' },
+    });
+  }
+  const exists = (database) => psql(`select 1 from pg_database where datname = '${database}'`).trim() === '1';
+  function createDatabase(database) {
+    if (!exists(database)) psql(`create database ${database}`);
+    psql(ownershipSql(database), { database });
+  }
 
   return {
     folder,
@@ -133,8 +176,8 @@ export function cluster(wantedFolder, port) {
     start,
     stop,
     isRunning,
-    createDatabase: (database) => exists(database) || admin(`create database ${database}`),
-    dropDatabase: (database) => admin(`drop database if exists ${database} with (force)`),
+    createDatabase,
+    dropDatabase: (database) => psql(`drop database if exists ${database} with (force)`),
     /** Process id of the server, to end it the hard way in a test. */
     pid: () => Number(readFileSync(path.join(folder, 'postmaster.pid'), 'utf8').split('\n')[0]),
   };

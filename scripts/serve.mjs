@@ -3,6 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { ensureBuilt } from './build.mjs';
 import { cluster } from './cluster.mjs';
+import { migrate } from './migrate.mjs';
 import { supervise } from './supervisor.mjs';
 
 const PORT = Number(process.env.YARD_PORT ?? 4173);
@@ -43,6 +44,7 @@ async function main(verb) {
   pg.start();
   if (verb === 'demo') pg.dropDatabase('yard');
   pg.createDatabase('yard');
+  await migrate(pg.url('yard', 'owner'), pg.url('yard'));
   writeFileSync(PID_FILE, String(process.pid));
   const { logFile, end } = await supervise({ pg, url: pg.url('yard'), port: PORT, folder: FOLDER }).catch((cause) => {
     pg.stop();

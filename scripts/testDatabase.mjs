@@ -3,6 +3,7 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { ensureBuilt } from './build.mjs';
 import { cluster, freePort } from './cluster.mjs';
+import { migrate } from './migrate.mjs';
 
 export async function testCluster() {
   mkdirSync('.yard', { recursive: true });
@@ -11,6 +12,7 @@ export async function testCluster() {
   const pg = cluster(folder, await freePort());
   pg.start();
   pg.createDatabase('yard_test');
+  await migrate(pg.url('yard_test', 'owner'), pg.url('yard_test'));
   return {
     ...pg,
     remove() {
@@ -20,10 +22,11 @@ export async function testCluster() {
   };
 }
 
-/** Vitest's global set-up: DATABASE_URL for every database test. */
+/** Vitest's global set-up: DATABASE_URL for every database test, and DATABASE_OWNER_URL for those that tamper as nobody else can. */
 export default async function setup() {
   ensureBuilt();
   const pg = await testCluster();
   process.env.DATABASE_URL = pg.url('yard_test');
+  process.env.DATABASE_OWNER_URL = pg.url('yard_test', 'owner');
   return () => pg.remove();
 }

@@ -1,6 +1,6 @@
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { building } from '$app/environment';
-import { migrate } from '$lib/server/db/client';
+import { hasItsShape } from '$lib/server/db/client';
 import { loadDemo } from '$lib/server/demo';
 import { refusedAtDoor } from '$lib/server/guard';
 import { log, reported } from '$lib/server/log';
@@ -9,9 +9,8 @@ import { Problem, RETRY_AFTER_S, problemIn } from '$lib/server/problem';
 
 export const init: ServerInit = async () => {
   if (building) return;
-  const url = process.env.DATABASE_URL;
-  if (!url) throw new Error('DATABASE_URL is not set: start Bolt Yard with ./yard up.');
-  await migrate(url);
+  if (!(await hasItsShape()))
+    throw new Error('The database has not the shape of this program: its owner runs node scripts/migrate.mjs first.');
   if (process.env.YARD_DEMO === '1' && (await loadDemo(localContext()))) log.info('demo company loaded');
 };
 

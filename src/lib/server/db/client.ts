@@ -1,6 +1,7 @@
+import { sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/node-postgres';
-import { migrate as runMigrations } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
+import journal from '../../../../drizzle/meta/_journal.json';
 import { log } from '../log';
 import * as schema from './schema';
 
@@ -36,21 +37,6 @@ export type Connection = ReturnType<typeof connect>;
 export type Db = Connection['db'];
 export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
 
-/** The lock under which one process at a time brings the database to its shape: any number that nobody else takes. */
-const MIGRATION_LOCK = 4_173_001;
-
-/** Brings the database to the newest shape; safe to call again and again, from several processes at once. */
-export async function migrate(url: string, folder = 'drizzle'): Promise<void> {
-  const client = new pg.Client({ connectionString: url, connectionTimeoutMillis: CONNECT_MS });
-  await client.connect();
-  try {
-    await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK]);
-    await runMigrations(drizzle(client), { migrationsFolder: folder });
-  } finally {
-    await client.end();
-  }
-}
-
 const databaseUrl = (): string => {
   const url = process.env.DATABASE_URL;
   if (!url)
@@ -62,6 +48,16 @@ let shared: Connection | null = null;
 
 /** The pool of this process, opened at first use. */
 export const db = (): Db => (shared ??= connect(databaseUrl())).db;
+
+/** Whether the database has the shape that this program was built for; bringing it there is its owner's business (`scripts/migrate.mjs`). */
+export async function hasItsShape(): Promise<boolean> {
+  const { rows: tables } = await db().execute(
+    sql`select to_regclass('drizzle.__drizzle_migrations') is not null as there`,
+  );
+  if (!tables[0]?.there) return false;
+  const { rows } = await db().execute(sql`select max(created_at) as newest from drizzle.__drizzle_migrations`);
+  return Number(rows[0]?.newest) >= Math.max(...journal.entries.map((e) => e.when));
+}
 
 const HEALTH_MS = 1000;
 let probe: pg.Pool | null = null;

@@ -1,8 +1,9 @@
-import { eq, sql } from 'drizzle-orm';
-import { beforeAll, expect, it } from 'vitest';
+import { eq } from 'drizzle-orm';
+import { expect, it } from 'vitest';
 import { twoUnits } from '$core/testing/handedOver';
 import { openPoint } from '$core/testing/openPoint';
-import { db, migrate } from '../db/client';
+import { db } from '../db/client';
+import { tamper } from '../whole/owner';
 import { release } from '../db/schema';
 import { Problem } from '../problem';
 import { localContext } from './context';
@@ -11,7 +12,6 @@ import { addRecord, readLogbook } from './records';
 import { listReleases, releaseDesign } from './releases';
 
 const context = localContext();
-beforeAll(() => migrate(process.env['DATABASE_URL'] ?? ''));
 
 async function made(): Promise<string> {
   const siteId = await createSite(context, 'released');
@@ -79,14 +79,12 @@ it('is no earlier than the one before it, whatever the clock says', async () => 
 it('of another version of the program is named, and the site lives on', async () => {
   const siteId = await made();
   await releaseDesign(context, siteId, 2, 'R. Vahl');
-  await db().transaction(async (tx) => {
-    await tx.execute(sql`alter table release disable trigger all`);
-    await tx
+  await tamper('release', (tx) =>
+    tx
       .update(release)
       .set({ design: { schema: 99, survey: 'of another time' } })
-      .where(eq(release.siteId, siteId));
-    await tx.execute(sql`alter table release enable trigger all`);
-  });
+      .where(eq(release.siteId, siteId)),
+  );
   const log = await readLogbook(context, siteId);
   expect(log).toMatchObject({ releases: [], unreadable: ['A'], current: null });
   expect((await readLogbook(context, siteId)).unreadable).toEqual(['A']);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import jsonpatch from 'fast-json-patch';
 import { sql } from 'drizzle-orm';
 import { readFile } from 'node:fs/promises';
-import { beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { applyEdit, emptyDesign } from '$core/design';
 import { BLANK_DC_CABLE } from '$core/strings/part';
 import { legalLayout } from '$core/strings/layout/legalLayout';
@@ -11,7 +11,9 @@ import type { SiteDesign } from '$core/design';
 import { plane, siteOf } from '$core/testing/examples';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import pg from 'pg';
-import { db, migrate } from '../db/client';
+import { migrate } from '../../../../scripts/migrate.mjs';
+import { connect, db, hasItsShape } from '../db/client';
+import { owner } from '../whole/owner';
 import { readDesign } from '../db/designStore';
 import * as schema from '../db/schema';
 import { loadDemo } from '../demo';
@@ -23,9 +25,10 @@ import { addRecord, readLogbook } from './records';
 import { releaseDesign } from './releases';
 
 const url = process.env.DATABASE_URL ?? '';
-beforeAll(async () => {
-  await migrate(url);
-  await migrate(url);
+it('is brought to its shape again and again, by several at once', async () => {
+  const once = () => migrate(process.env.DATABASE_OWNER_URL ?? '', url);
+  await Promise.all([once(), once()]);
+  expect(await hasItsShape()).toBe(true);
 });
 
 /** A connection that tells each query it sends. */
@@ -245,10 +248,11 @@ describe('record', () => {
     });
   });
 
-  it('is append only in the database too, and so is a release', async () => {
+  it('is append only in the database, and so is a release: the application may not, and whoever owns the tables is refused', async () => {
     const siteId = await stored();
     await releaseDesign(context, siteId, 2, 'R. Vahl');
     await addRecord(context, siteId, gate(3));
+    const tables = owner();
     for (const statement of [
       sql`update site_record set kind = 'x'`,
       sql`delete from site_record`,
@@ -256,9 +260,41 @@ describe('record', () => {
       sql`update release set letter = 'Z'`,
       sql`delete from release`,
     ]) {
-      await expect(db().execute(statement)).rejects.toMatchObject({
+      await expect(db().execute(statement)).rejects.toMatchObject({ cause: { code: '42501' } });
+      await expect(tables.db.execute(statement)).rejects.toMatchObject({
         cause: { message: expect.stringContaining('append only') },
       });
+    }
+    await tables.pool.end();
+  });
+
+  it('leaves tables, triggers and roles to their owner', async () => {
+    for (const statement of [
+      sql`alter table site_record disable trigger user`,
+      sql`drop trigger release_is_frozen on release`,
+      sql`create or replace function refuse_change() returns trigger language plpgsql as 'begin return new; end'`,
+      sql`truncate site`,
+      sql`drop table release`,
+      sql`create table beside (id int)`,
+      sql`create temp table beside (id int)`,
+      sql`alter role yard_app superuser`,
+      sql`set role yard_owner`,
+      sql`update drizzle.__drizzle_migrations set created_at = 0`,
+      sql`set session_replication_role = replica`,
+    ])
+      await expect(db().execute(statement)).rejects.toMatchObject({ cause: { code: '42501' } });
+  });
+
+  it('lets nobody in without a password', async () => {
+    for (const [role, database] of [
+      ['yard_app', 'yard_test'],
+      ['yard_owner', 'yard_test'],
+      ['postgres', 'postgres'],
+    ]) {
+      const at = new URL(url);
+      const guess = connect(`postgres://${role}:guess@${at.host}/${database}`, 1);
+      await expect(guess.db.execute(sql`select 1`)).rejects.toMatchObject({ cause: { code: '28P01' } });
+      await guess.pool.end();
     }
   });
 

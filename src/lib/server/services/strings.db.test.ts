@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import ExcelJS from 'exceljs';
-import { beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { withStrings } from '$core/strings/arrange';
 import type { SiteDesign } from '$core/design';
 import { legalLayout } from '$core/strings/layout/legalLayout';
@@ -8,14 +8,11 @@ import { yearOfEnergy } from '$core/strings/year/yearOfEnergy';
 import { plane, siteOf } from '$core/testing/examples';
 import type { WeatherYear } from '$core/weather/weatherYear';
 import { yearResultSchema } from '$core/strings/year/yearResult';
-import { migrate } from '../db/client';
 import { Problem } from '../problem';
 import { localContext } from './context';
 import { changeDesign, createSite, loadDesign, undoChange } from './designs';
 import { newestYear, readWeather, writeWeather, writeYear } from './energy';
 import { listAsCsv, listAsXlsx, readList } from './stringList';
-
-beforeAll(() => migrate(process.env.DATABASE_URL ?? ''));
 
 const context = localContext();
 const bare = siteOf(2, [plane('south', 170, { edgeM: 30 }), plane('west', 96, { azimuthDeg: 270 })]);

@@ -1,0 +1,1 @@
+export function migrate(ownerUrl: string, appUrl: string, folder?: string): Promise<void>;
