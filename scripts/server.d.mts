@@ -4,4 +4,5 @@ export function startServer(options: {
   port: number;
   demo?: boolean;
   stdio?: 'ignore' | 'inherit';
+  env?: Readonly<Record<string, string>>;
 }): Promise<ChildProcess>;

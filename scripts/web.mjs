@@ -12,8 +12,28 @@ const HEADERS = {
 /** So long requests under way may take after the process was told to end, ms. */
 const GRACE_MS = 5000;
 
+/** What an address is told that cannot be read at all: the application never sees it. */
+const UNREADABLE = {
+  type: 'about:blank',
+  title: 'No such address',
+  status: 400,
+  detail: 'The address holds a % that stands for no character.',
+  errors: [{ in: 'path', pointer: '', detail: 'must be percent-encoded UTF-8' }],
+};
+const isReadable = (url) => {
+  try {
+    return decodeURI(url.split('?', 1)[0]) !== '';
+  } catch {
+    return false;
+  }
+};
+
 const server = createServer((request, response) => {
   for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
+  if (!isReadable(request.url ?? '')) {
+    response.writeHead(400, { 'content-type': 'application/problem+json' }).end(JSON.stringify(UNREADABLE));
+    return;
+  }
   handler(request, response, () => response.writeHead(404).end());
 });
 server.on('error', (cause) => {

@@ -2,6 +2,7 @@ import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { building } from '$app/environment';
 import { hasItsShape } from '$lib/server/db/client';
 import { loadDemo } from '$lib/server/demo';
+import { drained } from '$lib/server/body';
 import { refusedAtDoor } from '$lib/server/guard';
 import { log, reported } from '$lib/server/log';
 import { localContext } from '$lib/server/services/context';
@@ -16,10 +17,11 @@ export const init: ServerInit = async () => {
 
 export const handle: Handle = async ({ event, resolve }) => {
   const refused = refusedAtDoor(event.request);
-  if (refused) return refused.response();
+  if (refused) return onceDrained(event.request, refused.response());
   event.locals.context = localContext();
   const started = performance.now();
-  const response = inProblemWords(event.url.pathname, unlessAway(await resolve(event), event.locals.away === true));
+  const resolved = unlessAway(await resolve(event), event.locals.away === true);
+  const response = await onceDrained(event.request, inProblemWords(event.url.pathname, resolved));
   log.info({
     method: event.request.method,
     path: event.url.pathname,
@@ -28,6 +30,12 @@ export const handle: Handle = async ({ event, resolve }) => {
   });
   return response;
 };
+
+/** An answer once its request has been taken in; where it is too large for that the connection ends with the answer. */
+async function onceDrained(request: Request, response: Response): Promise<Response> {
+  if (!(await drained(request))) response.headers.set('connection', 'close');
+  return response;
+}
 
 /** A page that failed because the database is away is no fault of the program: it may be asked again. */
 function unlessAway(response: Response, away: boolean): Response {
@@ -38,15 +46,16 @@ function unlessAway(response: Response, away: boolean): Response {
 }
 
 /** What programs are told where no handler of ours spoke: an address that is none, a method that it does not take. */
-const REFUSED: Readonly<Record<number, readonly [title: string, detail: string]>> = {
-  404: ['No such address', 'Nothing is at this address; /api/v1/openapi.json lists what there is.'],
-  405: ['Not this way', 'This address does not take this method; the header `allow` names those it takes.'],
+const REFUSED: Readonly<Record<number, readonly [title: string, detail: string, at: 'path' | 'method']>> = {
+  404: ['No such address', 'Nothing is at this address; /api/v1/openapi.json lists what there is.', 'path'],
+  405: ['Not this way', 'This address does not take this method; the header `allow` names those it takes.', 'method'],
 };
 function inProblemWords(path: string, response: Response): Response {
   const said = REFUSED[response.status];
   const problem = response.headers.get('content-type')?.startsWith('application/problem+json');
   if (!path.startsWith('/api/') || !said || problem) return response;
-  const made = new Problem(response.status as 404 | 405, ...said).response();
+  const [title, detail, at] = said;
+  const made = new Problem(response.status as 404 | 405, title, detail, [{ in: at, pointer: '', detail }]).response();
   const allow = response.headers.get('allow');
   if (allow) made.headers.set('allow', allow);
   return made;

@@ -26,6 +26,8 @@ const causeSchema = z.object({
 });
 
 /** What the record judges without a stored site. */
+const lineVoltage = quantity(0, 1500, 'V', 'Voltage between two lines');
+
 export const provingCalculations = {
   'string-test': calculation({
     summary: 'A string measured before it is plugged: verdict and likeliest causes',
@@ -111,8 +113,8 @@ export const provingCalculations = {
     input: z.object({
       gridCode: z.enum(GRID_CODE_FAMILIES),
       nominalLineV: quantity(200, 1000, 'V', 'Nominal line voltage'),
-      lineV: z.tuple([z.number(), z.number(), z.number()]),
-      phaseV: z.array(z.number()).max(3),
+      lineV: z.tuple([lineVoltage, lineVoltage, lineVoltage]),
+      phaseV: z.array(quantity(0, 1000, 'V', 'Voltage to neutral')).max(3),
     }),
     output: textSchema,
     run: (i) => {

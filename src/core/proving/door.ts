@@ -11,7 +11,7 @@ export interface Refusal {
   readonly detail: string;
 }
 
-/** Clocks of phones drift: later than this ahead of ours, an entry's time is wrong, ms. */
+/** Clocks of phones drift: later than this ahead of ours, or earlier than its release by more, an entry's time is wrong, ms. */
 const AHEAD_MAX_MS = 5 * 60_000;
 /** An entry made within this is being made now, ms: who makes it can still do it right. Older ones are mail that comes late: facts. */
 const FRESH_MS = 2 * 60_000;
@@ -40,18 +40,25 @@ export function admit(log: SiteLog, entry: Entry, nowMs: number, before?: Eviden
 const isFresh = (entry: Entry, nowMs: number): boolean => nowMs - timeOf(entry)[0] <= FRESH_MS;
 
 function misplaced({ releases, entries }: SiteLog, entry: Entry, nowMs: number): Refusal | null {
-  const design = releases.find((r) => r.letter === entry.release)?.design;
-  if (!design)
+  const made = releases.find((r) => r.letter === entry.release);
+  if (!made)
     return {
       pointer: '/release',
       detail: `There is no release ${entry.release} of this site: release the design first.`,
     };
+  const { design } = made;
   const { scope, id } = entry.subject;
   const parts = scope === 'inverter' ? design.inverters : scope === 'string' ? design.strings : null;
   if (parts && !parts.some((p) => p.id === id))
     return { pointer: '/subject/id', detail: `Release ${entry.release} has no ${scope} ${id}.` };
   if (timeOf(entry)[0] > nowMs + AHEAD_MAX_MS)
     return { pointer: '/doneAt', detail: 'The time lies in the future: set the clock of this device.' };
+  const fromMs = Math.min(made.atMs, nowMs) - AHEAD_MAX_MS;
+  if (timeOf(entry)[0] < fromMs)
+    return {
+      pointer: '/doneAt',
+      detail: `Release ${entry.release} was made on ${new Date(made.atMs).toISOString()}, and nothing was done on it before: set the clock of this device, or name the release that was built from.`,
+    };
   if (entry.corrects !== null && !entries.some((e) => e.id === entry.corrects))
     return { pointer: '/corrects', detail: 'The entry to correct is not on record here.' };
   return null;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { instrumentSchema } from '../equipment/instrument';
-import { enumOf, partId, quantity } from '../kernel/schema';
+import { enumOf, partId, quantity, uuid } from '../kernel/schema';
 
 /** What every entry of the record carries, whatever it says. Append only: a correction is a new entry that points at the old one. */
 
@@ -29,7 +29,7 @@ export type Device = z.infer<typeof deviceSchema>;
 
 export const entryShape = {
   /** Made where the entry is made (UUIDv7), so that sending it twice does not double it. */
-  id: z.uuid('A record needs an id of its own (UUID).'),
+  id: uuid('A record needs an id of its own (UUID).'),
   subject: subjectSchema,
   /** By the clock of the device, right or wrong. */
   doneAt: z.iso.datetime({ offset: true, error: 'Give date and time with the offset, as 2026-05-04T10:15:00+02:00.' }),
@@ -42,7 +42,7 @@ export const entryShape = {
   instrument: instrumentSchema.nullable(),
   /** Letter of the released design that the crew built from. */
   release: z.string().regex(/^[A-Z]{1,2}$/, 'A released design has a letter.'),
-  corrects: z.uuid().nullable(),
+  corrects: uuid().nullable(),
   reason: z.string().trim().max(400).nullable(),
 };
 

@@ -450,6 +450,31 @@ describe('the door', () => {
     const at = (ms: number) => ask({ doneAt: new Date(crew.nowMs + ms).toISOString(), device: null }, 0);
     expect([at(300_000), at(300_001)?.pointer]).toEqual([null, '/doneAt']);
   });
+  it('takes nothing from before its release was made, but for what clocks drift', () => {
+    const crew = permitted();
+    const [first] = crew.entries as [Entry];
+    const at = (ms: number, nowMs = crew.nowMs) => {
+      const entry = { ...first, id: 'own', device: null, doneAt: new Date(RELEASED + ms).toISOString() };
+      return admit(logOf(crew), entry, nowMs).refusal;
+    };
+    expect(at(-300_000)).toBeNull();
+    expect(at(-300_001)).toMatchObject({ pointer: '/doneAt', detail: expect.stringContaining('2026-05-01T08:00:00') });
+    // A release whose clock ran ahead keeps nobody from working on it now.
+    expect(at(-3_600_000, RELEASED - 3_600_000)).toBeNull();
+  });
+  it('takes a signature from an electrician with a licence that is valid then, and from no other', () => {
+    const crew = permitted();
+    const why = (over: Parameters<Crew['add']>[3]) => {
+      const entry = crew.add('signature', inverter, { statement: 'Left feeding.' }, over);
+      crew.entries.pop();
+      return admit(logOf(crew), entry, crew.nowMs).refusal?.detail ?? null;
+    };
+    expect(why({ role: 'electrician', licensedUntil: '2099-01-01' })).toBeNull();
+    for (const role of ['lead', 'helper', 'designer', 'reader'] as const)
+      expect(why({ role })).toMatch(/by an electrician/);
+    expect(why({ role: 'electrician', licensedUntil: '2020-01-01' })).toMatch(/valid licence/);
+    expect(why({ role: 'electrician', licensedUntil: null as never })).toMatch(/valid licence/);
+  });
   it('points at the correction where that is what does not count', () => {
     const crew = permitted();
     const cover = crew.entries.find((e) => e.values['gate'] === 'I-COVER') as Entry;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { yearResultSchema } from '$core/strings/year/yearResult';
 import { weatherYearSchema } from '$core/weather/weatherYear';
+import { revision } from './site';
 
 /** Weather and years of energy as the API takes and gives them. */
 
@@ -8,7 +9,7 @@ export const weatherRequest = z.object({ weather: weatherYearSchema.nullable() }
 export const weatherKeptSchema = z.object({ fingerprint: z.string().nullable() });
 
 export const yearRequest = z.object({
-  revision: z.number().int().min(1),
+  revision,
   year: z.number().int().min(1990).max(2100),
   weather: z.string().max(80),
   result: yearResultSchema,

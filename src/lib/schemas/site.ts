@@ -7,7 +7,8 @@ import { surveySchema } from '$core/site/survey';
 
 /** A site and its design, as the API takes and gives them. */
 
-const revision = z.number().int().min(1);
+/** Of a design, as PostgreSQL counts it. */
+export const revision = z.number().int().min(1).max(2_147_483_646);
 
 export const createRequest = z.object({ name: surveySchema.shape.name });
 export const createdSchema = z.object({ siteId: z.string() });

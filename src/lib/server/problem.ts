@@ -2,10 +2,13 @@ import { json } from '@sveltejs/kit';
 import type { z } from 'zod';
 import { databaseTrouble } from './db/trouble';
 
-/** One thing wrong with an input: where (RFC 6901 pointer) and what would be right. */
+/** One thing wrong with a request: where and what would be right. */
 export interface Flaw {
+  /** RFC 6901 pointer into the part of the request that `in` names; empty for the whole of it. */
   readonly pointer: string;
   readonly detail: string;
+  /** The part of the request; its body where absent. */
+  readonly in?: 'path' | 'method' | 'header';
 }
 
 /** Something that people or programs can put right, as RFC 9457 describes it. */
@@ -14,7 +17,8 @@ export class Problem extends Error {
     readonly status: 400 | 403 | 404 | 405 | 409 | 413 | 415 | 421 | 422 | 503,
     readonly title: string,
     readonly detail: string,
-    readonly errors: readonly Flaw[] = [],
+    /** Never empty where the request is wrong. */
+    readonly errors: readonly Flaw[],
   ) {
     super(`${title}: ${detail}`);
   }
@@ -39,7 +43,7 @@ export const RETRY_AFTER_S = 2;
 
 /** Not now: nothing was written, and the same may be asked again. */
 export const busy = (why: string): Problem =>
-  new Problem(503, 'Not now', `${why} Nothing was written: try again in a moment.`);
+  new Problem(503, 'Not now', `${why} Nothing was written: try again in a moment.`, []);
 
 /** What failed as something people can act on: a problem as it is, a database that is away as the 503 of `busy`; null where it is neither. */
 export function problemIn(cause: unknown): Problem | null {
@@ -85,11 +89,8 @@ export function orProblem<T>(compute: () => T): T {
   } catch (cause) {
     if (!(cause instanceof RangeError)) throw cause;
     const field = /^([a-z][A-Za-z0-9]*) must /.exec(cause.message)?.[1];
-    throw new Problem(
-      422,
-      'Cannot be computed',
-      cause.message,
-      field ? [{ pointer: `/${field}`, detail: cause.message }] : [],
-    );
+    throw new Problem(422, 'Cannot be computed', cause.message, [
+      { pointer: field ? `/${field}` : '', detail: cause.message },
+    ]);
   }
 }

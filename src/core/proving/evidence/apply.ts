@@ -8,6 +8,7 @@ import type { Result } from '../kind';
 import { ACCEPTANCE } from '../kinds/acceptance';
 import { GATE } from '../kinds/gate';
 import { HAPPENING } from '../kinds/happening';
+import { SIGNATURE } from '../kinds/signature';
 import { STEP } from '../kinds/step';
 import { WAIVER } from '../kinds/waiver';
 import type { Applied, Known } from './applied';
@@ -16,7 +17,7 @@ import { dayEnded } from './lapses';
 import type { Release } from './log';
 import { changedSince, released, saidInPlace } from './newRelease';
 import { signs, whyNot } from './people';
-import { accepted, byMeasurement, corrected, gatesOf, waived } from './said';
+import { accepted, byMeasurement, corrected, gatesOf, signedUnder, waived } from './said';
 import { netOf } from './siteModel';
 import type { Moment } from './state';
 import { isProved, standOf } from './state';
@@ -94,6 +95,7 @@ export class Application implements Applied {
     if (ACCEPTANCE.is(entry)) return accepted(this, entry, entry.values.gate, entry.values.entryId);
     if (WAIVER.is(entry)) return waived(this, entry, entry.values);
     if (STEP.is(entry)) return applyStep(this, entry);
+    if (SIGNATURE.is(entry)) return signedUnder(this, entry);
     for (const gate of gatesOf(entry)) this.read(entry, gate, this.said(entry, entry, gate));
   }
 

@@ -51,6 +51,12 @@ export function accepted(app: Applied, entry: Entry, gate: GateId, entryId: stri
   put(app, row, entry.subject.id, standOf(readings, null));
 }
 
+/** A signature moves no gate; one by somebody who may not sign is none. */
+export function signedUnder(app: Applied, entry: Entry): void {
+  if (!isElectrician(entry, app.dayOf(entry)))
+    app.note(entry, 'A signature is given by an electrician with a valid licence.');
+}
+
 /** What a waiver says. */
 interface Waiving {
   readonly gate: GateId;

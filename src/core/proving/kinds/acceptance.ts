@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { uuid } from '../../kernel/schema';
 import { gateIdSchema } from '../gates/ids';
 import { SAYS_NOTHING, kind } from '../kind';
 
 const values = z.object({
   gate: gateIdSchema,
   /** The very reading that is accepted: a newer one, or its correction, is accepted anew. */
-  entryId: z.uuid(),
+  entryId: uuid(),
 });
 
 /** A caution accepted by an electrician, with a reason: it names its reading and dies with it. */

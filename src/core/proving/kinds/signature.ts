@@ -3,7 +3,7 @@ import { SAYS_NOTHING, kind } from '../kind';
 
 const values = z.object({ statement: z.string().trim().min(3).max(600) });
 
-/** A name under a statement. */
+/** A name under a statement: that of who was allowed to switch. */
 export const SIGNATURE = kind({
   kind: 'signature',
   title: 'A signature',
@@ -11,6 +11,7 @@ export const SIGNATURE = kind({
   values,
   instrument: null,
   gates: [],
+  signer: 'electrician',
   correctable: false,
   judge: () => SAYS_NOTHING,
   form: null,

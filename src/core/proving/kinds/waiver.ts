@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { quantity } from '../../kernel/schema';
+import { quantity, uuid } from '../../kernel/schema';
 import { gateIdSchema } from '../gates/ids';
 import { SAYS_NOTHING, kind } from '../kind';
 
 const values = z.object({
   gate: gateIdSchema,
   /** The failed reading that is waived; null for a gate that was never tested. */
-  entryId: z.uuid().nullable(),
+  entryId: uuid().nullable(),
   reviewDays: quantity(1, 90, 'days', 'Review within').int(),
 });
 

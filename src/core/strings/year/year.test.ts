@@ -12,6 +12,7 @@ import { M575 } from '../../testing/examples';
 import { ratioWords } from './yearResult';
 import { yearTrackers } from './trackers';
 import { trackerHour } from './unitHour';
+import { yearFlaws } from './yearFlaws';
 import { yearOfEnergy } from './yearOfEnergy';
 
 const CLEARNESS = [0.5, 0.55, 0.6, 0.62, 0.62, 0.62, 0.66, 0.66, 0.62, 0.55, 0.48, 0.45];
@@ -275,5 +276,45 @@ describe('what a year says is lost', () => {
     expect(ohm(y(0))).toBeCloseTo(own, 12);
     expect(ohm(y(20))).toBeCloseTo((own * 70) / 50, 12);
     expect(ohm(y(null))).toBeCloseTo(2 * own, 12);
+  });
+});
+
+describe('a year that comes in', () => {
+  const design = siteWith([{ tiltDeg: 30 }, { tiltDeg: 10, azimuthDeg: 270 }], 100, 80_000, CLEARNESS);
+  const { value } = yearOfEnergy(design, { year: 2025, weather: null });
+  if (!value) throw new Error('the year has to be there');
+  const [unit] = value.units;
+  if (!unit) throw new Error('the unit has to be there');
+  const pointers = (over: Partial<typeof value>) => yearFlaws({ ...value, ...over }, design).map((f) => f.pointer);
+  it('is taken as it was computed, also after it was sent as JSON', () => {
+    expect(yearFlaws(value, design)).toEqual([]);
+    expect(yearFlaws(JSON.parse(JSON.stringify(value)) as typeof value, design)).toEqual([]);
+  });
+  it('holds the parts of its design and no others', () => {
+    expect(pointers({ units: [{ ...unit, inverterId: 'inv-9' }] })).toEqual(['/units']);
+    expect(pointers({ planes: value.planes.slice(1) })).toEqual(['/planes']);
+    expect(pointers({ planes: [...value.planes].reverse() })).toEqual(['/planes']);
+    expect(pointers({ trackers: value.trackers.map((t, i) => (i === 3 ? { ...t, inverterId: 'inv-9' } : t)) })).toEqual(
+      ['/trackers/3/inverterId'],
+    );
+  });
+  it('yields no more than its units can', () => {
+    expect(pointers({ units: [{ ...unit, ratedW: 90_000 }] })).toEqual(['/units/0/ratedW']);
+    expect(pointers({ units: [{ ...unit, dcKwh: unit.acKwh - 0.1 }], dcKwh: unit.acKwh - 0.1 })).toEqual([
+      '/units/0/acKwh',
+    ]);
+    const most = 80 * 8784;
+    const all = (kwh: number) => {
+      const monthlyKwh = value.monthlyKwh.map(() => kwh / 12);
+      return pointers({ units: [{ ...unit, acKwh: kwh, dcKwh: kwh }], acKwh: kwh, dcKwh: kwh, monthlyKwh });
+    };
+    expect(all(most)).toEqual([]);
+    expect(all(most + 1)).toEqual(['/units/0/acKwh']);
+  });
+  it('is the sum of its parts', () => {
+    for (const sum of ['dcKwh', 'mismatchKwh', 'limitedKwh'] as const)
+      expect(pointers({ [sum]: value[sum] + 1 })).toEqual([`/${sum}`]);
+    expect(pointers({ acKwh: value.acKwh + 1 })).toEqual(['/acKwh', '/monthlyKwh']);
+    expect(pointers({ monthlyKwh: value.monthlyKwh.map((m, i) => (i === 6 ? m + 1 : m)) })).toEqual(['/monthlyKwh']);
   });
 });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { partId, partName } from '../../kernel/schema';
 import { RATIO_LEAST_PERCENT, RATIO_MOST_PERCENT } from '../dcAcRatio';
 
 /** A year of energy as it is shown, sent and kept. */
@@ -6,28 +7,36 @@ import { RATIO_LEAST_PERCENT, RATIO_MOST_PERCENT } from '../dcAcRatio';
 /** What results without a weather file are filed under. */
 export const CLEAR_SKY = 'clear sky';
 
+const kwh = z.number().min(0).max(1e9);
+
 const unitYearSchema = z.object({
-  inverterId: z.string(),
-  tag: z.string(),
-  dcW: z.number(),
-  ratedW: z.number(),
-  dcKwh: z.number(),
-  acKwh: z.number(),
-  clippedKwh: z.number(),
-  clippedPercent: z.number(),
-  clippedHours: z.number(),
-  waitingHours: z.number().meta({ description: 'Hours with light in which no string reaches the start-up voltage' }),
+  inverterId: partId,
+  tag: partName,
+  dcW: z.number().min(0).max(1e9),
+  ratedW: z.number().min(0).max(1e9),
+  dcKwh: kwh,
+  acKwh: kwh,
+  clippedKwh: kwh,
+  clippedPercent: z.number().min(0).max(100),
+  clippedHours: z.number().min(0).max(8784),
+  waitingHours: z
+    .number()
+    .min(0)
+    .max(8784)
+    .meta({ description: 'Hours with light in which no string reaches the start-up voltage' }),
 });
 export type UnitYear = Readonly<z.infer<typeof unitYearSchema>>;
 
 const trackerYearSchema = z.object({
-  inverterId: z.string(),
-  tracker: z.number(),
-  strings: z.number(),
-  dcKwh: z.number(),
-  limitedKwh: z.number().default(0).meta({ description: 'At most lost to the operating current a tracker takes' }),
+  inverterId: partId,
+  tracker: z.number().int().min(1).max(60),
+  strings: z.number().int().min(0).max(5000),
+  dcKwh: kwh,
+  limitedKwh: kwh.default(0).meta({ description: 'At most lost to the operating current a tracker takes' }),
   mismatchKwh: z
     .number()
+    .min(-1000)
+    .max(1e9)
     .meta({ description: 'What unlike strings on it cost against trackers of their own; 0 for like ones' }),
 });
 
@@ -36,19 +45,19 @@ export const yearResultSchema = z
     units: z.array(unitYearSchema).max(200),
     trackers: z.array(trackerYearSchema).max(5000),
     heatMapKw: z
-      .array(z.array(z.number()).length(24))
+      .array(z.array(z.number().min(0).max(1e6)).length(24))
       .length(12)
       .meta({ description: 'Mean AC power of the site, kW, by month and hour of the day in standard time' }),
-    monthlyKwh: z.array(z.number()).length(12),
-    planes: z.array(z.object({ planeId: z.string(), label: z.string(), kwhM2: z.number() })).max(200),
-    globalKwhM2: z.number(),
-    dcKwh: z.number(),
-    acKwh: z.number(),
-    clippedPercent: z.number(),
-    limitedKwh: z.number().default(0).meta({ description: 'At most lost to the operating current a tracker takes' }),
-    mismatchKwh: z.number(),
-    cableKwh: z.number(),
-    kwhPerKwp: z.number(),
+    monthlyKwh: z.array(kwh).length(12),
+    planes: z.array(z.object({ planeId: partId, label: partName, kwhM2: kwh })).max(200),
+    globalKwhM2: kwh,
+    dcKwh: kwh,
+    acKwh: kwh,
+    clippedPercent: z.number().min(0).max(100),
+    limitedKwh: kwh.default(0).meta({ description: 'At most lost to the operating current a tracker takes' }),
+    mismatchKwh: z.number().min(-1000).max(1e9),
+    cableKwh: kwh,
+    kwhPerKwp: kwh,
     assumptions: z
       .array(z.string().max(400))
       .max(40)

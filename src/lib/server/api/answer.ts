@@ -1,4 +1,5 @@
 import { json } from '@sveltejs/kit';
+import { bodyBytes } from '../body';
 import { reported } from '../log';
 import { Problem, problemIn, unfit } from '../problem';
 import { textFlaws } from './text';
@@ -22,19 +23,28 @@ export async function answer(handler: () => Promise<unknown> | unknown, status =
   }
 }
 
-/** The text of a request body up to a size; larger is refused before it is read whole. */
+/** A request body up to a size, as text. */
 export async function bodyText(request: Request, maxBytes: number): Promise<string> {
-  const tooLarge = () => new Problem(413, 'Too large', `At most ${Math.round(maxBytes / 1024 / 1024)} MiB are taken.`);
-  if (Number(request.headers.get('content-length') ?? 0) > maxBytes) throw tooLarge();
-  const text = await request.text();
-  if (text.length > maxBytes) throw tooLarge();
-  return text;
+  const bytes = await bodyBytes(request, maxBytes);
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    throw new Problem(400, 'No text', 'The body is no UTF-8.', [{ pointer: '', detail: 'must be UTF-8' }]);
+  }
+}
+
+export function mustBeJson(request: Request): void {
+  const type = request.headers.get('content-type')?.split(';')[0]?.trim().toLowerCase();
+  if (type === 'application/json') return;
+  const detail = 'must be application/json';
+  throw new Problem(415, 'JSON wanted', 'Send content-type: application/json.', [
+    { in: 'header', pointer: '/content-type', detail },
+  ]);
 }
 
 /** A JSON body; anything else is refused by its kind, and broken JSON with its place. */
 export async function bodyJson(request: Request, maxBytes = 5 * 1024 * 1024): Promise<unknown> {
-  if (!request.headers.get('content-type')?.startsWith('application/json'))
-    throw new Problem(415, 'JSON wanted', 'Send content-type: application/json.');
+  mustBeJson(request);
   const body = read(await bodyText(request, maxBytes));
   const flaws = textFlaws(body);
   if (flaws.length) throw unfit(flaws, 'The body');
@@ -45,6 +55,7 @@ function read(text: string): unknown {
   try {
     return JSON.parse(text);
   } catch (cause) {
-    throw new Problem(400, 'No JSON', cause instanceof Error ? cause.message : 'The body is not readable as JSON.');
+    const why = cause instanceof Error ? cause.message : 'The body is not readable as JSON.';
+    throw new Problem(400, 'No JSON', why, [{ pointer: '', detail: 'must be JSON' }]);
   }
 }

@@ -2,6 +2,7 @@ import type { ZodType } from 'zod';
 import { z } from 'zod';
 import { createDocument } from 'zod-openapi';
 import type { ZodOpenApiPathsObject } from 'zod-openapi';
+import { uuid } from '$core/kernel/schema';
 import { problemSchema } from '$lib/schemas/problem';
 import type { Operation } from './operation';
 import { calculationOperations } from './operations/calculations';
@@ -23,7 +24,7 @@ const problem = (description: string) => ({
   description,
   content: { 'application/problem+json': { schema: problemSchema } },
 });
-const siteId = z.object({ id: z.uuid().meta({ description: 'Site id' }) });
+const siteId = z.object({ id: uuid().meta({ description: 'Site id' }) });
 const fileBody = (description: string) => ({
   content: { 'application/octet-stream': { schema: { type: 'string' as const, description } } },
 });

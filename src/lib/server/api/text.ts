@@ -9,22 +9,33 @@ const flawOf = (text: string): string | null =>
       ? null
       : 'holds half a character (a lone surrogate): type it again';
 
-/** Texts and names of fields anywhere in a document that cannot be kept, with their place. */
+/** Deeper than any document of ours; what looks through it would run out of stack. */
+const DEEPEST = 64;
+
+/** Texts and names of fields anywhere in a document that cannot be kept, with their place; also what lies too deep to be looked at. */
 export function textFlaws(document: unknown): Flaw[] {
   const flaws: Flaw[] = [];
-  const look = (value: unknown, path: readonly PropertyKey[]): void => {
+  const path: PropertyKey[] = [];
+  const flaw = (detail: string | null) => detail && flaws.push({ pointer: pointerOf(path), detail });
+  const look = (value: unknown): void => {
     if (flaws.length > FLAWS_MOST) return;
-    if (typeof value === 'string') {
-      const detail = flawOf(value);
-      if (detail) flaws.push({ pointer: pointerOf(path), detail });
-    } else if (Array.isArray(value)) value.forEach((v, i) => look(v, [...path, i]));
-    else if (typeof value === 'object' && value !== null)
+    if (typeof value === 'string') flaw(flawOf(value));
+    else if (typeof value !== 'object' || value === null) return;
+    else if (path.length >= DEEPEST) flaw(`lies deeper than ${DEEPEST} levels`);
+    else if (Array.isArray(value)) value.forEach((v, i) => inside(i, v));
+    else
       for (const [key, v] of Object.entries(value)) {
         const detail = flawOf(key);
-        if (detail) flaws.push({ pointer: pointerOf(path), detail: `a field name ${detail}` });
-        look(v, [...path, key]);
+        if (detail) flaw(`a field name ${detail}`);
+        inside(key, v);
       }
   };
-  look(document, []);
+  const inside = (at: PropertyKey, value: unknown): void => {
+    if (typeof value === 'number') return;
+    path.push(at);
+    look(value);
+    path.pop();
+  };
+  look(document);
   return flaws;
 }

@@ -46,9 +46,11 @@ export async function loadDesign({ db }: Context, siteId: string): Promise<Store
   return found;
 }
 
-export const isUuid = (id: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(id);
+export const isUuid = (id: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/.test(id);
 export const noSite = (): Problem =>
-  new Problem(404, 'No such site', 'There is no site at this address. Go back to the yard and pick one.');
+  new Problem(404, 'No such site', 'There is no site at this address. Go back to the yard and pick one.', [
+    { in: 'path', pointer: '/id', detail: 'must be the id of a site, a UUID in small letters' },
+  ]);
 
 export async function createSite(context: Context, name: string): Promise<string> {
   const design = parsed(siteDesignSchema, emptyDesign(name), 'The new site');
@@ -63,6 +65,7 @@ function conflict(found: number, expected: number): Problem {
     409,
     'Changed meanwhile',
     `Somebody changed this site since you opened it (revision ${expected}, now ${found}). Nothing of yours was written: reload, look at the change, and enter yours again.`,
+    [{ pointer: '/revision', detail: `is ${found} now` }],
   );
 }
 
@@ -123,7 +126,10 @@ export async function undoChange(context: Context, siteId: string, revision: num
   const done = await siteTransaction(context.db, siteId, async (tx) => {
     const before = await claimed(context, tx, siteId, revision);
     const way = await popWayBack(tx, siteId);
-    if (!way) throw new Problem(409, 'Nothing to undo', 'There is no earlier change of this site to go back to.');
+    if (!way)
+      throw new Problem(409, 'Nothing to undo', 'There is no earlier change of this site to go back to.', [
+        { pointer: '/revision', detail: 'has none before it on file' },
+      ]);
     const design = checked(before, way.design ?? wayBack(before, way.back ?? []));
     await writeDesign(tx, siteId, before, design);
     return { before, design, canUndo: await hasWayBack(tx, siteId) };

@@ -1,12 +1,15 @@
 import { createHash } from 'node:crypto';
 import { and, desc, eq, lt, sql } from 'drizzle-orm';
+import { yearFlaws } from '$core/strings/year/yearFlaws';
+import { CLEAR_SKY } from '$core/strings/year/yearResult';
 import type { YearResult } from '$core/strings/year/yearResult';
 import type { WeatherYear } from '$core/weather/weatherYear';
 import type { Context } from './context';
 import { RULES_VERSION } from '$core/design';
 import { energyYear, site, siteWeather } from '../db/schema';
-import { Problem } from '../problem';
-import { loadDesign } from './designs';
+import { siteTransaction } from '../db/siteTurn';
+import { Problem, unfit } from '../problem';
+import { loadDesign, noSite } from './designs';
 
 export interface StoredWeather {
   readonly fingerprint: string;
@@ -52,21 +55,34 @@ export async function newestYear({ db }: Context, siteId: string) {
 /** Results of this many revisions are kept. */
 const REVISIONS_KEPT = 5;
 
-/** Files a year of energy under the revision and the weather it was computed from; a stale one is a conflict and is not kept. */
+/**
+ * Files a year of energy under the revision and the weather it was computed from; a stale one is a conflict and is not kept. It was computed
+ * elsewhere: what cannot be true of this design is refused.
+ */
 export async function writeYear(
-  { db }: Context,
+  context: Context,
   siteId: string,
   made: { revision: number; year: number; weather: string; result: YearResult },
 ): Promise<{ kept: true }> {
-  return db.transaction(async (tx) => {
-    const [head] = await tx.select({ revision: site.revision }).from(site).where(eq(site.id, siteId)).for('share');
-    if (!head) throw new Problem(404, 'No such site', 'There is no site at this address.');
-    if (head.revision !== made.revision)
-      throw new Problem(
-        409,
-        'Changed meanwhile',
-        `The design is at revision ${head.revision}, the result at ${made.revision}: it was not kept.`,
-      );
+  const { design, revision } = await loadDesign(context, siteId);
+  if (revision !== made.revision) throw outdated('revision', `${revision}`, `${made.revision}`);
+  const flaws = yearFlaws(made.result, design);
+  if (flaws.length)
+    throw unfit(
+      flaws.map((f) => ({ ...f, pointer: `/result${f.pointer}` })),
+      'The year',
+    );
+  return siteTransaction(context.db, siteId, async (tx) => {
+    const [head] = await tx
+      .select({ revision: site.revision, weather: siteWeather.fingerprint })
+      .from(site)
+      .leftJoin(siteWeather, eq(siteWeather.siteId, site.id))
+      .where(eq(site.id, siteId))
+      .for('share', { of: site });
+    if (!head) throw noSite();
+    if (head.revision !== made.revision) throw outdated('revision', `${head.revision}`, `${made.revision}`);
+    if (made.weather !== CLEAR_SKY && made.weather !== head.weather)
+      throw outdated('weather', head.weather ?? CLEAR_SKY, made.weather);
     await tx
       .insert(energyYear)
       .values({ siteId, ...made, rules: RULES_VERSION })
@@ -80,3 +96,8 @@ export async function writeYear(
     return { kept: true };
   });
 }
+
+const outdated = (what: 'revision' | 'weather', now: string, was: string): Problem =>
+  new Problem(409, 'Changed meanwhile', `The site is at ${what} ${now}, the result at ${was}: it was not kept.`, [
+    { pointer: `/${what}`, detail: `is ${now} now` },
+  ]);

@@ -120,7 +120,7 @@ export async function handOver(context: Context, siteId: string): Promise<HandOv
     switchOff: evidence.switchOff,
     chain,
     waivers: live.filter((r) => WAIVER.is(r) || ACCEPTANCE.is(r)),
-    signatures: live.filter(SIGNATURE.is),
+    signatures: live.filter(SIGNATURE.is).filter((r) => !evidence.notes.has(r.id)),
     summary: {
       name: design.survey.name,
       place: design.survey.place,

@@ -45,15 +45,18 @@ export function readProject(text: string): ProjectFile {
   try {
     content = JSON.parse(text);
   } catch (cause) {
-    throw new Problem(422, 'No JSON', `The file is not readable as JSON: ${placeOf(text, cause)}.`);
+    throw new Problem(422, 'No JSON', `The file is not readable as JSON: ${placeOf(text, cause)}.`, [
+      { pointer: '', detail: 'must be JSON' },
+    ]);
   }
-  const head = (content ?? {}) as { format?: unknown; version?: unknown };
+  const isDocument = typeof content === 'object' && content !== null;
+  const head = (isDocument ? content : {}) as { format?: unknown; version?: unknown };
   if (head.format !== PROJECT_FORMAT) {
     throw new Problem(
       422,
       'Foreign file',
       `This is no Bolt Yard project: /format must be "${PROJECT_FORMAT}" (got ${JSON.stringify(head.format) ?? 'nothing'}).`,
-      [{ pointer: '/format', detail: `must be "${PROJECT_FORMAT}"` }],
+      [{ pointer: isDocument ? '/format' : '', detail: `must be "${PROJECT_FORMAT}"` }],
     );
   }
   if (typeof head.version === 'number' && head.version > PROJECT_VERSION) {

@@ -66,6 +66,7 @@ export async function addRecord(context: Context, siteId: string, input: unknown
         409,
         'Id already used',
         'An entry with this id but other contents is on record. A correction is a new entry with an id of its own.',
+        [{ pointer: '/id', detail: 'is another entry’s' }],
       );
     const { refusal, after, why } = admit(log, record, nowMs, provedBy(log, nowMs));
     if (refusal) throw new Problem(422, 'Refused', refusal.detail, [refusal]);

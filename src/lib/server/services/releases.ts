@@ -24,19 +24,24 @@ export async function releaseDesign(context: Context, siteId: string, revision: 
         409,
         'Changed meanwhile',
         'The design changed since you opened it. Reload, look at it, and release it then.',
+        [{ pointer: '/revision', detail: 'is older than the design' }],
       );
     const design = parsed(siteDesignSchema, stored.design, 'The design');
     const { releases } = await siteLog(siteId, tx);
     const last = releases.at(-1);
     if (last && isDeepStrictEqual(last.design, design))
-      throw new Problem(409, 'Nothing new to release', `Release ${last.letter} is this very design.`);
+      throw new Problem(409, 'Nothing new to release', `Release ${last.letter} is this very design.`, [
+        { pointer: '/revision', detail: 'is released already' },
+      ]);
     const letters = await tx
       .select({ letter: release.letter, seq: release.seq })
       .from(release)
       .where(eq(release.siteId, siteId));
     const number = Math.max(0, ...letters.map((r) => releaseNumber(r.letter))) + 1;
     if (number > RELEASES_MOST)
-      throw new Problem(409, 'No letter left', `A site has ${RELEASES_MOST} releases at most: go on in a copy of it.`);
+      throw new Problem(409, 'No letter left', `A site has ${RELEASES_MOST} releases at most: go on in a copy of it.`, [
+        { in: 'path', pointer: '/id', detail: 'must be a site with letters left' },
+      ]);
     const letter = releaseLetter(number);
     await tx.insert(release).values({
       siteId,

@@ -37,7 +37,9 @@ export async function readList(design: SiteDesign, bytes: Uint8Array): Promise<L
   const zipped = bytes[0] === 0x50 && bytes[1] === 0x4b;
   const { header, rows, rowOf } = zipped ? await xlsxTable(bytes) : csvTable(bytes);
   if (rows.length > MOST_ROWS)
-    throw new Problem(413, 'Too many rows', `The list has ${rows.length} rows; at most ${MOST_ROWS} are read.`);
+    throw new Problem(413, 'Too many rows', `The list has ${rows.length} rows; at most ${MOST_ROWS} are read.`, [
+      { pointer: '', detail: `must have ${MOST_ROWS} rows at most` },
+    ]);
   return stringsFromRows(design, header, rows, rowOf);
 }
 
@@ -53,10 +55,13 @@ async function xlsxTable(bytes: Uint8Array): Promise<Table> {
   try {
     await book.xlsx.load(bytes.buffer as ArrayBuffer);
   } catch {
-    throw new Problem(422, 'No spreadsheet', 'The file begins like an XLSX file but cannot be read as one.');
+    throw new Problem(422, 'No spreadsheet', 'The file begins like an XLSX file but cannot be read as one.', [
+      { pointer: '', detail: 'must be a readable XLSX file, or CSV' },
+    ]);
   }
   const sheet = book.worksheets[0];
-  if (!sheet) throw new Problem(422, 'No sheet', 'The XLSX file has no sheet.');
+  if (!sheet)
+    throw new Problem(422, 'No sheet', 'The XLSX file has no sheet.', [{ pointer: '', detail: 'must have a sheet' }]);
   const lines: { at: number; cells: string[] }[] = [];
   sheet.eachRow((row, at) => {
     const width = Math.max(row.cellCount, LIST_COLUMNS.length);

@@ -5,7 +5,7 @@ import { readDesign } from '../db/designStore';
 import { site } from '../db/schema';
 import type { SiteSummary } from '../db/summary';
 import { summaryOf } from '../db/summary';
-import { log } from '../log';
+import { log, withoutValues } from '../log';
 import type { Context } from './context';
 
 /** Keeps a summary, unless the design has moved on meanwhile. */
@@ -26,7 +26,7 @@ export function summaryLater(context: Context, siteId: string, design: SiteDesig
   const timer = setTimeout(() => {
     waiting.delete(siteId);
     keep(context, siteId, revision, summaryOf(siteId, design)).catch((cause: unknown) =>
-      log.warn({ siteId, error: String(cause) }, 'summary not kept; the list makes it again'),
+      log.warn({ siteId, error: withoutValues(cause) }, 'summary not kept; the list makes it again'),
     );
   }, REST_MS);
   waiting.set(siteId, timer.unref());

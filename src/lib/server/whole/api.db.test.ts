@@ -37,6 +37,18 @@ const calculate = async (name: string, body: unknown) => {
 };
 const temperatures = { coldestC: -12, hottestC: 38, dcLegalMaxV: 1500 };
 
+it('tells what is too large while it comes, and lets nobody down who is refused before all was sent', async () => {
+  const sent = (type: string, megabytes: number) =>
+    fetch(`${at}/api/v1/sites`, {
+      method: 'POST',
+      headers: { 'content-type': type },
+      duplex: 'half',
+      body: new Blob([`"${'x'.repeat(megabytes * 1024 * 1024)}"`]).stream(),
+    } as RequestInit);
+  expect((await sent('application/json', 5.5)).status).toBe(413);
+  expect((await sent('text/plain', 0.9)).status).toBe(415);
+});
+
 describe('calculations', () => {
   it('give a string window of 6 to 19 modules', async () => {
     const { body } = await calculate('string-window', {

@@ -138,6 +138,10 @@ describe('lists, weather and years of a site', () => {
     expect((await send(`/api/v1/sites/${site}/energy`, { ...made, revision: 9 })).status).toBe(409);
     const broken = await send(`/api/v1/sites/${site}/energy`, { ...made, result: { ...result, monthlyKwh: [1] } });
     expect(pointers(broken.body)).toEqual(['/result/monthlyKwh']);
+    const believed = async (over: object) => (await send(`/api/v1/sites/${site}/energy`, { ...made, ...over })).body;
+    expect(pointers(await believed({ result: { ...result, acKwh: 9e9 } }))).toEqual(['/result/acKwh']);
+    expect(pointers(await believed({ result: { ...result, dcKwh: 1 } }))).toEqual(['/result/dcKwh']);
+    expect(pointers(await believed({ weather: 'of another site' }))).toEqual(['/weather']);
   });
   it('weather without a year of hours is refused, null takes it away, and a site that is not there is said', async () => {
     const short = {

@@ -63,7 +63,9 @@
   const checks = $derived(log.evidence.checks.filter((c) => c.subject.id === unit?.id || c.subject.id === 'site'));
   const running = $derived(unit ? log.evidence.unit(unit.id) : null);
   const onGrid = $derived(running?.run.done.some((d) => d.state === 'ON_GRID') ?? false);
-  const signed = $derived(log.entries.filter(SIGNATURE.is).findLast((r) => r.subject.id === unit?.id));
+  const signed = $derived(
+    log.entries.filter(SIGNATURE.is).findLast((r) => r.subject.id === unit?.id && !log.evidence.notes.has(r.id)),
+  );
   const sign = () =>
     unit &&
     log.add({

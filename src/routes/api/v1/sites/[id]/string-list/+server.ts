@@ -1,4 +1,5 @@
 import { answer } from '$lib/server/api/answer';
+import { bodyBytes } from '$lib/server/body';
 import { Problem } from '$lib/server/problem';
 import { loadDesign } from '$lib/server/services/designs';
 import { LIST_MAX_BYTES, readList } from '$lib/server/services/stringList';
@@ -8,11 +9,7 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = ({ params, request, locals }) =>
   answer(async () => {
     const { design } = await loadDesign(locals.context, params.id);
-    if (Number(request.headers.get('content-length') ?? 0) > LIST_MAX_BYTES)
-      throw new Problem(413, 'Too large', 'At most 8 MiB are taken.');
-    const bytes = new Uint8Array(await request.arrayBuffer());
-    if (bytes.length > LIST_MAX_BYTES) throw new Problem(413, 'Too large', 'At most 8 MiB are taken.');
-    const { strings, errors } = await readList(design, bytes);
+    const { strings, errors } = await readList(design, await bodyBytes(request, LIST_MAX_BYTES));
     if (strings) return { strings };
     throw new Problem(
       422,
