@@ -17,7 +17,7 @@ const designs = await withModule('/bench/site.ts', async ({ bigSite }) => {
   return withModule('/bench/layouts.ts', ({ roofs60 }) => ({ big, roofs: roofs60() }));
 });
 
-ensureBuilt();
+await ensureBuilt();
 const pg = await testCluster();
 const port = await freePort();
 const base = `http://127.0.0.1:${port}`;

@@ -220,7 +220,6 @@ await layouts();
 
 /** First load of a route: the JavaScript its page names, with what that imports, brotli as served. */
 function firstLoad() {
-  ensureBuilt();
   const manifest = JSON.parse(readFileSync('.svelte-kit/output/client/.vite/manifest.json', 'utf8'));
   const size = (file) => {
     const served = path.join('build/client', file);
@@ -268,6 +267,7 @@ function routeNames() {
   return found;
 }
 
+await ensureBuilt();
 firstLoad();
 execFileSync('node', ['bench/http.mjs'], { stdio: ['ignore', 'inherit', 'inherit'] });
 execFileSync('node', ['bench/browser.mjs'], { stdio: ['ignore', 'inherit', 'inherit'] });

@@ -1,7 +1,12 @@
-// Builds when a source is newer than the build.
+// The application and, beside it, what runs in threads of its own. As a program it builds; `ensureBuilt` only where a source is newer than the build.
 import { spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { build as bundle } from 'vite';
+
+const SOURCES = ['src', 'static', 'package-lock.json', 'svelte.config.js', 'vite.config.ts', 'scripts/build.mjs'];
+/** Written last: a build that was cut short is none. */
+const MADE = 'build/.made';
 
 function newest(at) {
   const s = statSync(at);
@@ -10,15 +15,27 @@ function newest(at) {
     : s.mtimeMs;
 }
 
-export function ensureBuilt() {
-  const sources = ['src', 'static', 'package-lock.json', 'svelte.config.js', 'vite.config.ts'];
-  const made = 'build/index.js';
-  if (existsSync(made) && statSync(made).mtimeMs > Math.max(...sources.map(newest))) return;
-  console.log('Building');
+async function build() {
   const built = spawnSync('node', ['node_modules/vite/bin/vite.js', 'build', '--logLevel', 'error'], {
     encoding: 'utf8',
   });
-  if (built.status === 0) return;
-  process.stderr.write(`${built.stdout}${built.stderr}`);
-  throw new Error('The build failed; its own words are above.');
+  if (built.status !== 0) {
+    process.stderr.write(`${built.stdout}${built.stderr}`);
+    throw new Error('The build failed; its own words are above.');
+  }
+  await bundle({
+    configFile: false,
+    logLevel: 'error',
+    resolve: { alias: { $core: path.resolve('src/core'), $lib: path.resolve('src/lib') } },
+    build: { ssr: 'src/lib/server/heavy/tasks.ts', outDir: 'build/heavy', emptyOutDir: true },
+  });
+  writeFileSync(MADE, '');
 }
+
+export async function ensureBuilt() {
+  if (existsSync(MADE) && statSync(MADE).mtimeMs > Math.max(...SOURCES.map(newest))) return;
+  console.log('Building');
+  await build();
+}
+
+if (import.meta.url === `file://${process.argv[1]}`) await build();

@@ -4,7 +4,7 @@ import { startServer } from './server.mjs';
 import { testCluster } from './testDatabase.mjs';
 
 export default async function setup(config) {
-  ensureBuilt();
+  await ensureBuilt();
   const pg = await testCluster();
   const server = await startServer({ url: pg.url('yard_test'), port: config.metadata.port });
   return () => {

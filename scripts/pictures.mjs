@@ -64,7 +64,7 @@ const VIEWS = [
 const toTop = (locator) => locator.first().evaluate((e) => e.scrollIntoView({ block: 'start' }));
 
 const only = process.argv.slice(2);
-ensureBuilt();
+await ensureBuilt();
 mkdirSync('docs/screenshots', { recursive: true });
 const pg = await testCluster();
 const port = await freePort();

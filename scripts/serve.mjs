@@ -40,7 +40,7 @@ async function main(verb) {
     process.kill(other, 'SIGTERM');
     for (let i = 0; i < 100 && existsSync(PID_FILE); i++) execFileSync('sleep', ['0.1']);
   }
-  ensureBuilt();
+  await ensureBuilt();
   pg.start();
   if (verb === 'demo') pg.dropDatabase('yard');
   pg.createDatabase('yard');

@@ -21,7 +21,7 @@ for (const [name, command, args] of steps) {
   let ok = true;
   if (command === null) {
     try {
-      ensureBuilt();
+      await ensureBuilt();
     } catch {
       ok = false;
     }

@@ -24,7 +24,7 @@ export async function testCluster() {
 
 /** Vitest's global set-up: DATABASE_URL for every database test, and DATABASE_OWNER_URL for those that tamper as nobody else can. */
 export default async function setup() {
-  ensureBuilt();
+  await ensureBuilt();
   const pg = await testCluster();
   process.env.DATABASE_URL = pg.url('yard_test');
   process.env.DATABASE_OWNER_URL = pg.url('yard_test', 'owner');

@@ -23,6 +23,12 @@ export class Problem extends Error {
     super(`${title}: ${detail}`);
   }
 
+  /** As data, for what passes no class. */
+  plain(): PlainProblem {
+    const { status, title, detail, errors } = this;
+    return { status, title, detail, errors };
+  }
+
   response(): Response {
     const { status, title, detail, errors } = this;
     return json(
@@ -37,6 +43,10 @@ export class Problem extends Error {
     );
   }
 }
+
+export type PlainProblem = Pick<Problem, 'status' | 'title' | 'detail' | 'errors'>;
+export const problemOf = ({ status, title, detail, errors }: PlainProblem): Problem =>
+  new Problem(status, title, detail, errors);
 
 /** When to ask again, s: a database that was started anew answers by then. */
 export const RETRY_AFTER_S = 2;

@@ -1,13 +1,14 @@
 import { json } from '@sveltejs/kit';
 import { bodyBytes } from '../body';
 import { reported } from '../log';
-import { Problem, problemIn, unfit } from '../problem';
-import { textFlaws } from './text';
+import { Problem, problemIn } from '../problem';
+import { documentOf } from './document';
 
-/** Runs a handler; a Problem becomes its problem document, anything else a bare 500 with a number to find it by. */
+/** Runs a handler and sends what it says as JSON, or the response that it made; a Problem becomes its problem document, anything else a bare 500 with a number to find it by. */
 export async function answer(handler: () => Promise<unknown> | unknown, status = 200): Promise<Response> {
   try {
-    return json(await handler(), { status });
+    const said = await handler();
+    return said instanceof Response ? said : json(said, { status });
   } catch (cause) {
     const problem = problemIn(cause);
     if (problem) return problem.response();
@@ -23,16 +24,6 @@ export async function answer(handler: () => Promise<unknown> | unknown, status =
   }
 }
 
-/** A request body up to a size, as text. */
-export async function bodyText(request: Request, maxBytes: number): Promise<string> {
-  const bytes = await bodyBytes(request, maxBytes);
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-  } catch {
-    throw new Problem(400, 'No text', 'The body is no UTF-8.', [{ pointer: '', detail: 'must be UTF-8' }]);
-  }
-}
-
 export function mustBeJson(request: Request): void {
   const type = request.headers.get('content-type')?.split(';')[0]?.trim().toLowerCase();
   if (type === 'application/json') return;
@@ -43,19 +34,14 @@ export function mustBeJson(request: Request): void {
 }
 
 /** A JSON body; anything else is refused by its kind, and broken JSON with its place. */
-export async function bodyJson(request: Request, maxBytes = 5 * 1024 * 1024): Promise<unknown> {
+export async function bodyJson(request: Request): Promise<unknown> {
   mustBeJson(request);
-  const body = read(await bodyText(request, maxBytes));
-  const flaws = textFlaws(body);
-  if (flaws.length) throw unfit(flaws, 'The body');
-  return body;
+  return documentOf(await bodyBytes(request, BODY_MAX_BYTES));
 }
 
-function read(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch (cause) {
-    const why = cause instanceof Error ? cause.message : 'The body is not readable as JSON.';
-    throw new Problem(400, 'No JSON', why, [{ pointer: '', detail: 'must be JSON' }]);
-  }
-}
+/** Largest JSON body that is taken, bytes. */
+export const BODY_MAX_BYTES = 5 * 1024 * 1024;
+
+/** JSON that was written elsewhere. */
+export const written = (text: string, status = 200): Response =>
+  new Response(text, { status, headers: { 'content-type': 'application/json' } });

@@ -124,20 +124,26 @@ export async function importProject(context: Context, file: ProjectFile): Promis
 const inOrder = (releases: ProjectFile['releases']): ProjectFile['releases'] =>
   [...releases].sort((a, b) => Date.parse(a.releasedAt) - Date.parse(b.releasedAt));
 
-/** An entry after the one it corrects, whatever their clocks said. */
+/** An entry after the one it corrects, whatever their clocks said; each looked at once. */
 function correctedFirst(records: ProjectFile['records']): ProjectFile['records'] {
+  const byId = new Map(records.map((r) => [r.id, r]));
   const placed = new Set<string>();
   const out: ProjectFile['records'] = [];
-  let waiting = [...records].sort((a, b) => timeOf(a)[0] - timeOf(b)[0] || (a.id < b.id ? -1 : 1));
-  while (waiting.length) {
-    const ready = waiting.filter((r) => r.corrects === null || placed.has(r.corrects));
-    if (ready.length === 0)
-      throw new Problem(422, 'Circular corrections', 'Entries of the file correct each other in a circle.', [
-        { pointer: '/records', detail: 'corrections run in a circle' },
-      ]);
-    ready.forEach((r) => placed.add(r.id));
-    out.push(...ready);
-    waiting = waiting.filter((r) => !placed.has(r.id));
+  for (const record of [...records].sort((a, b) => timeOf(a)[0] - timeOf(b)[0] || (a.id < b.id ? -1 : 1))) {
+    const chain: ProjectFile['records'] = [];
+    const met = new Set<string>();
+    for (let r: typeof record | undefined = record; r && !placed.has(r.id); r = byId.get(r.corrects ?? '')) {
+      if (met.has(r.id))
+        throw new Problem(422, 'Circular corrections', 'Entries of the file correct each other in a circle.', [
+          { pointer: '/records', detail: 'corrections run in a circle' },
+        ]);
+      met.add(r.id);
+      chain.push(r);
+    }
+    for (const r of chain.reverse()) {
+      placed.add(r.id);
+      out.push(r);
+    }
   }
   return out;
 }

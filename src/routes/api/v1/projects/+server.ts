@@ -1,9 +1,12 @@
-import { answer, bodyText, mustBeJson } from '$lib/server/api/answer';
-import { PROJECT_MAX_BYTES, importProject, readProject } from '$lib/server/services/projectFile';
+import { answer, mustBeJson } from '$lib/server/api/answer';
+import { bodyBytes } from '$lib/server/body';
+import { inThread } from '$lib/server/heavy/pool';
+import { PROJECT_MAX_BYTES } from '$lib/server/services/projectFile';
 import type { RequestHandler } from './$types';
 
-export const POST: RequestHandler = ({ request, locals }) =>
+export const POST: RequestHandler = ({ request }) =>
   answer(async () => {
     mustBeJson(request);
-    return { siteId: await importProject(locals.context, readProject(await bodyText(request, PROJECT_MAX_BYTES))) };
+    const body = await bodyBytes(request, PROJECT_MAX_BYTES);
+    return { siteId: await inThread('takeProject', { body }) };
   }, 201);

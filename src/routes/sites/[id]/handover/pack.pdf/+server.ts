@@ -1,11 +1,10 @@
-import { handOverPack } from '$lib/server/documents/handOverPack';
+import { inThread } from '$lib/server/heavy/pool';
 import { Problem } from '$lib/server/problem';
-import { handOver } from '$lib/server/services/handOver';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = async ({ params, locals }) => {
+export const GET: RequestHandler = async ({ params, request }) => {
   try {
-    const pack = await handOverPack(await handOver(locals.context, params.id));
+    const pack = await inThread('printPack', { siteId: params.id }, request.signal);
     return new Response(new Uint8Array(pack), {
       headers: {
         'content-type': 'application/pdf',

@@ -1,0 +1,56 @@
+import { handOverPack } from '../documents/handOverPack';
+import { documentOf, textOf } from '../api/document';
+import { CALCULATIONS } from '../api/calculations';
+import { connect } from '../db/client';
+import type { PlainProblem } from '../problem';
+import { orProblem, parsed, problemIn } from '../problem';
+import type { Context } from '../services/context';
+import { localContext } from '../services/context';
+import { handOver } from '../services/handOver';
+import { loadDesign } from '../services/designs';
+import { importProject, readProject } from '../services/projectFile';
+import { listAsXlsx, readList, refusedList } from '../services/stringList';
+
+/** Long work of the server, each call in a thread of its own that may be ended: nobody else waits for it. */
+
+/** What comes back from a thread: plain data, for whatever else does not pass. */
+export type Outcome<T> = { readonly done: T } | { readonly problem: PlainProblem };
+
+async function outcome<T>(work: () => T | Promise<T>): Promise<Outcome<T>> {
+  try {
+    return { done: await work() };
+  } catch (cause) {
+    const problem = problemIn(cause);
+    if (!problem) throw cause;
+    return { problem: problem.plain() };
+  }
+}
+
+let own: Context | null = null;
+/** Of this thread: a connection and no more. */
+const context = (): Context => (own ??= localContext(connect(process.env.DATABASE_URL ?? '', 1).db));
+
+export const calculate = ({ name, body }: { name: string; body: Uint8Array }): Promise<Outcome<string>> =>
+  outcome(() => {
+    const calculation = CALCULATIONS[name];
+    if (!calculation) throw new RangeError(`name must be that of a calculation (got ${name})`);
+    const input = parsed<unknown>(calculation.input, documentOf(body));
+    return JSON.stringify(orProblem(() => calculation.run(input)));
+  });
+
+export const readStringList = ({ siteId, body }: { siteId: string; body: Uint8Array }): Promise<Outcome<string>> =>
+  outcome(async () => {
+    const { design } = await loadDesign(context(), siteId);
+    const { strings, errors } = await readList(design, body);
+    if (!strings) throw refusedList(errors);
+    return JSON.stringify({ strings });
+  });
+
+export const writeStringList = ({ siteId }: { siteId: string }): Promise<Outcome<Uint8Array>> =>
+  outcome(async () => listAsXlsx((await loadDesign(context(), siteId)).design));
+
+export const takeProject = ({ body }: { body: Uint8Array }): Promise<Outcome<string>> =>
+  outcome(() => importProject(context(), readProject(textOf(body))));
+
+export const printPack = ({ siteId }: { siteId: string }): Promise<Outcome<Uint8Array>> =>
+  outcome(async () => handOverPack(await handOver(context(), siteId)));
