@@ -3,7 +3,7 @@ import { energise, fill, open, passGate, saved, signOn, turnTime, volts } from '
 
 test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
   test.setTimeout(420_000);
-  await turnTime(page);
+  await turnTime(page, 4);
   await open(page, '/');
   await page.getByLabel('New site').fill('Ravnsund sawmill');
   await page.getByRole('button', { name: 'Open it' }).click();

@@ -22,9 +22,12 @@ export async function saved(page: Page): Promise<void> {
   await expect(page.getByText(/· saved$/)).toBeVisible();
 }
 
-/** A page whose time the test turns on, and a server that goes by it: waits pass without being waited for. */
-export async function turnTime(page: Page): Promise<void> {
-  await page.clock.install({ time: Date.now() - 20 * 60_000 });
+/**
+ * A page whose time the test turns on, and a server that goes by it: waits pass without being waited for. It begins so many minutes ago, for the
+ * waits to have room; where the test releases a design itself, within the five that clocks may drift, or its entries came before it.
+ */
+export async function turnTime(page: Page, minutesAgo = 20): Promise<void> {
+  await page.clock.install({ time: Date.now() - minutesAgo * 60_000 });
   await page.route('**/api/v1/clock', async (route) =>
     route.fulfill({ json: { nowMs: await page.evaluate(() => Date.now()) } }),
   );

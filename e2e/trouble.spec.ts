@@ -79,3 +79,42 @@ test('a missing input is unknown on every stage, and no page is a dead end', asy
   await open(page, '/sites/nowhere/strings');
   await expect(page.getByText('There is no site at this address')).toBeVisible();
 });
+
+test('what nobody answers for is said, kept over a reload and sent once; what was only typed comes back too', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request, 'brekkesund-fish-hall');
+  page.on('dialog', (asked) => asked.accept());
+  await open(page, `/sites/${site}/survey`);
+  const altitude = page.getByLabel(/^Altitude/);
+  await page.route('**/edits', (route) => route.abort());
+  await altitude.fill('17');
+  await page.getByRole('button', { name: 'Save the survey' }).click();
+  await expect(page.getByText(/· not sent: nobody answers/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/· not sent: nobody answers/)).toBeVisible();
+  await expect(altitude).toHaveValue('17');
+  const sent: string[] = [];
+  page.on('request', (r) => r.url().endsWith('/edits') && sent.push(r.url()));
+  await page.unroute('**/edits');
+  await saved(page);
+  await page.waitForLoadState('networkidle');
+  expect(sent.length).toBe(1);
+  await open(page, `/sites/${site}/survey`);
+  await expect(altitude).toHaveValue('17');
+  await altitude.fill('23');
+  await page.reload();
+  await expect(page.getByText('Typed before, not saved yet.')).toBeVisible();
+  await expect(altitude).toHaveValue('23');
+  // Whoever goes to another page is asked, and may stay.
+  page.removeAllListeners('dialog');
+  const asked: string[] = [];
+  page.on('dialog', (dialog) => {
+    asked.push(dialog.message());
+    void dialog.dismiss();
+  });
+  await page.getByRole('navigation').getByRole('link', { name: 'Strings' }).click();
+  await expect.poll(() => asked).toEqual(['What you typed here is not saved. Leave it?']);
+  await expect(altitude).toHaveValue('23');
+});

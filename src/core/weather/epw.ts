@@ -1,5 +1,5 @@
 import type { LineError, WeatherAnswer } from './weatherYear';
-import { MOST_ERRORS, filled } from './weatherYear';
+import { MOST_ERRORS, filled, jumpIn, noYear } from './weatherYear';
 
 const HEADER_LINES = 8;
 const FIELDS = 22;
@@ -10,10 +10,10 @@ const COLUMN = {
   month: { at: 2 },
   day: { at: 3 },
   hour: { at: 4 },
-  dryBulbC: { at: 7, missing: 99.9 },
-  globalWh: { at: 14, missing: 9999 },
-  beamWh: { at: 15, missing: 9999 },
-  diffuseWh: { at: 16, missing: 9999 },
+  dryBulbC: { at: 7, missing: 99.9, name: 'dry-bulb temperature', min: -60, max: 60 },
+  globalWh: { at: 14, missing: 9999, name: 'global light', min: 0, max: 1600 },
+  beamWh: { at: 15, missing: 9999, name: 'direct light', min: 0, max: 1400 },
+  diffuseWh: { at: 16, missing: 9999, name: 'diffuse light', min: 0, max: 1000 },
 } as const;
 
 /**
@@ -54,14 +54,23 @@ export function readEpw(text: string, label: string): WeatherAnswer {
     const last = rows.at(-1);
     if (last && midMs <= last.midMs)
       errors.push({ line, text: `time ${fields.slice(1, 4).join('-')} is repeated or out of order.` });
-    const values = [COLUMN.dryBulbC, COLUMN.globalWh, COLUMN.beamWh, COLUMN.diffuseWh].map(({ at, missing }) => {
-      const v = number(at);
-      return Number.isFinite(v) && v < missing ? v : null;
+    const values = [COLUMN.dryBulbC, COLUMN.globalWh, COLUMN.beamWh, COLUMN.diffuseWh].map((column) => {
+      const { at, missing, min, max, name } = column;
+      const text = (fields[at - 1] ?? '').trim();
+      // A blank is a value that is missing, and no zero.
+      const v = text === '' ? NaN : Number(text);
+      if (text !== '' && !Number.isFinite(v)) errors.push({ line, text: `${name} is no number (got ${text}).` });
+      if (!Number.isFinite(v) || v >= missing) return null;
+      if (v < min || v > max) errors.push({ line, text: `${name} must be ${min} to ${max} (got ${text}).` });
+      return v;
     });
     rows.push({ line, midMs, values });
   });
-  if (errors.length) return { year: null, errors };
-  if (rows.length < 8760) return refused(lines.length, `${rows.length} hours; a year has 8760.`);
+  if (errors.length) return { year: null, errors: errors.slice(0, MOST_ERRORS) };
+  const jump = jumpIn(rows.map((r) => r.midMs));
+  if (jump > 0) return refused(rows[jump]?.line ?? 0, 'hours are missing before this line.');
+  const short = noYear(rows.length);
+  if (short) return refused(lines.length, short);
   const columns = [0, 1, 2, 3].map((c) => filled(rows.map((r) => r.values[c] ?? null)));
   for (const c of [0, 1] as const) {
     const at = columns[c]?.tooLongAt;
@@ -76,6 +85,7 @@ export function readEpw(text: string, label: string): WeatherAnswer {
   const count = Math.max(...columns.map((c) => c.count));
   return {
     errors: [],
+    lines: rows.map((r) => r.line),
     year: {
       label,
       latitudeDeg: latitudeDeg ?? null,

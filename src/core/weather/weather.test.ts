@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { haurwitzWm2 } from '../sun/irradiance';
 import { sunPosition } from '../sun/position';
 import { filled } from './weatherYear';
-import { lightAfterSunH, weatherFromRows } from './weatherCsv';
+import { weatherFromRows } from './weatherCsv';
 
 const HEADER = ['time', 'ghi', 'temp_air'];
 const stampAt = (i: number) => new Date(Date.UTC(2025, 0, 1) + i * 3_600_000).toISOString().slice(0, 16);
@@ -54,8 +54,12 @@ describe('a weather file as CSV', () => {
     });
     expect(read(YEAR.with(9, YEAR[8]!)).errors[0]!.text).toContain('repeated or out of order');
     const later = [...YEAR.slice(0, 20), ...YEAR.slice(21), [`${stampAt(8760)}+01:00`, '0', '1']];
-    expect(read(later).errors[0]).toEqual({ line: 22, text: 'an hour is missing before this line.' });
+    expect(read(later).errors[0]).toEqual({ line: 22, text: 'hours are missing before this line.' });
     expect(read(YEAR.slice(0, 100)).errors[0]!.text).toContain('covers 100 hours');
+    const two = Array.from({ length: 2 * 8760 }, (_, i) => [`${stampAt(i)}+01:00`, '0', '1']);
+    expect(read(two).errors).toEqual([
+      { line: 8786, text: 'the file covers 17520 hours, more than a year: give one year.' },
+    ]);
     const half = Array.from({ length: 17_520 }, (_, i) => [
       `${new Date(Date.UTC(2025, 0, 1) + i * 1_800_000).toISOString().slice(0, 16)}Z`,
       '0',
@@ -70,11 +74,6 @@ describe('a weather file as CSV', () => {
     const gap = (n: number) => YEAR.map((r, i) => (i >= 3000 && i < 3000 + n ? [r[0]!, '', r[2]!] : r));
     expect(read(gap(6)).year!.notes[0]).toContain('6 hours had missing values');
     expect(read(gap(7)).errors[0]).toEqual({ line: 3002, text: 'more than six hours of ghi are missing.' });
-  });
-  it('shows by the sun when its stamps are read the wrong way', () => {
-    const late = (stamp: 'starts' | 'ends') => lightAfterSunH(read(YEAR, HEADER, stamp).year!.hours, 48, 11);
-    expect(Math.abs(late('starts'))).toBeLessThan(0.1);
-    expect(late('ends')).toBeLessThan(-0.4);
   });
 });
 

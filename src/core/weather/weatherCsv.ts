@@ -1,6 +1,5 @@
-import { sunPosition } from '../sun/position';
-import type { LineError, WeatherAnswer, WeatherHour } from './weatherYear';
-import { MOST_ERRORS, filled } from './weatherYear';
+import type { LineError, WeatherAnswer } from './weatherYear';
+import { MOST_ERRORS, filled, jumpIn, noYear } from './weatherYear';
 
 /** Whether the time stamp of an interval is its start or its end. */
 export type Stamp = 'starts' | 'ends';
@@ -83,20 +82,18 @@ export function weatherFromRows(
   if (rows.length < 2 || spanH < 8760 - 1e-6)
     return {
       year: null,
-      errors: [
-        {
-          line: lineOf(Math.max(0, rows.length - 1)),
-          text: `the file covers ${Math.round(spanH)} hours; a year has 8760.`,
-        },
-      ],
+      errors: [{ line: lineOf(Math.max(0, rows.length - 1)), text: noYear(Math.round(spanH)) ?? 'it has one hour.' }],
     };
   if (Math.abs(stepMs - 3_600_000) > 1)
     return {
       year: null,
       errors: [{ line: lineOf(1), text: `the step is ${stepMs / 60_000} minutes; give hourly values.` }],
     };
-  const jump = stamps.findIndex((t, i) => i > 0 && Math.abs(t - (stamps[i - 1] ?? 0) - stepMs) > 1);
-  if (jump > 0) return { year: null, errors: [{ line: lineOf(jump), text: 'an hour is missing before this line.' }] };
+  const jump = jumpIn(stamps);
+  if (jump > 0) return { year: null, errors: [{ line: lineOf(jump), text: 'hours are missing before this line.' }] };
+  const wrongLength = noYear(rows.length);
+  if (wrongLength)
+    return { year: null, errors: [{ line: lineOf(Math.min(rows.length - 1, 8784)), text: wrongLength }] };
   const [g, b, d, t] = (['ghi', 'dni', 'dhi', 'temp'] as const).map((k) => filled(read.map((r) => r[k]))) as [
     ReturnType<typeof filled>,
     ReturnType<typeof filled>,
@@ -116,6 +113,7 @@ export function weatherFromRows(
   const shift = ((stamp === 'starts' ? 1 : -1) * stepMs) / 2;
   return {
     errors: [],
+    lines: rows.map((_, i) => lineOf(i)),
     year: {
       label,
       latitudeDeg: null,
@@ -143,21 +141,4 @@ export function weatherFromRows(
       })),
     },
   };
-}
-
-/**
- * Which reading of the stamps fits the sun: the light of a year lies evenly about solar noon when they are read rightly.
- * Positive: the file's light comes later than the sun, in hours, so the stamps end their intervals rather than start them, or the reverse.
- */
-export function lightAfterSunH(hours: readonly WeatherHour[], latitudeDeg: number, longitudeDeg: number): number {
-  let [light, moment] = [0, 0];
-  for (const h of hours) {
-    const sun = sunPosition(h.midMs, latitudeDeg, longitudeDeg);
-    if (sun.zenithDeg >= 90) continue;
-    // Hours before or after solar noon by the azimuth's side, weighted by the height of the sun.
-    const offNoonH = ((sun.azimuthDeg - 180) / 15) * Math.sin((sun.zenithDeg * Math.PI) / 180);
-    light += h.globalWm2;
-    moment += h.globalWm2 * offNoonH;
-  }
-  return light > 0 ? moment / light : 0;
 }

@@ -34,7 +34,8 @@ export interface LineError {
 }
 
 export type WeatherAnswer =
-  | { readonly year: WeatherYear; readonly errors: readonly [] }
+  /** `lines`: the line of each hour in the file. */
+  | { readonly year: WeatherYear; readonly errors: readonly []; readonly lines: readonly number[] }
   | { readonly year: null; readonly errors: readonly LineError[] };
 
 /** More errors than this say nothing new. */
@@ -67,3 +68,31 @@ export function filled(values: readonly (number | null)[]): {
   }
   return { values: out.map((v) => v ?? 0), count, longest, tooLongAt: null };
 }
+
+const HOUR_MS = 3_600_000;
+const DAY_H = 24;
+const LEAP_H = 8784;
+
+/** The first hour that does not follow the one before it; a 29 February may be left out. −1 where all do. */
+export const jumpIn = (midsMs: readonly number[]): number =>
+  midsMs.findIndex((ms, i) => {
+    if (i === 0) return false;
+    const before = midsMs[i - 1] ?? 0;
+    const stepH = (ms - before) / HOUR_MS;
+    return Math.abs(stepH - 1) > 1e-3 && !(Math.abs(stepH - 1 - DAY_H) < 1e-3 && overLeapDay(before, ms));
+  });
+
+/** Whether only a 29 February lies between two moments, whatever the zone they are meant in. */
+const overLeapDay = (fromMs: number, toMs: number): boolean => {
+  const middle = new Date((fromMs + toMs) / 2);
+  const day = Date.UTC(middle.getUTCFullYear(), 1, 29, 12);
+  return new Date(day).getUTCMonth() === 1 && Math.abs(middle.getTime() - day) <= 14 * HOUR_MS;
+};
+
+/** Why so many hours are no year; null where they are one. */
+export const noYear = (hours: number): string | null =>
+  hours < 8760
+    ? `the file covers ${hours} hours; a year has 8760.`
+    : hours > LEAP_H
+      ? `the file covers ${hours} hours, more than a year: give one year.`
+      : null;

@@ -64,7 +64,7 @@ export class LogState {
   made = $state(false);
   #nowMs = $state(0);
   #clock: Clock = { offsetMs: 0, roundTripMs: 0, atMs: 0 };
-  readonly #outbox: Outbox;
+  readonly #outbox: Outbox<Entry>;
   #sending: Promise<void> | null = null;
   #timer: ReturnType<typeof setTimeout> | null = null;
 
@@ -80,7 +80,7 @@ export class LogState {
   });
 
   constructor(readonly siteId: string) {
-    this.#outbox = new Outbox(siteId);
+    this.#outbox = new Outbox(`bolt-yard.outbox.${siteId}`, recordSchema);
   }
 
   get current() {

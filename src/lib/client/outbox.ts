@@ -1,21 +1,19 @@
-import type { Entry } from '$core/proving/entry';
-import { recordSchema } from '$core/proving/kinds';
+import type { z } from 'zod';
 
-/** Entries of one site that the server has not acknowledged yet: kept on the device, over reloads and days without signal. */
-export class Outbox {
-  readonly #key: string;
+/** What the server has not acknowledged yet, or nobody has sent: kept on the device, over reloads and days without signal. */
+export class Outbox<T> {
+  constructor(
+    private readonly key: string,
+    private readonly schema: z.ZodType<T>,
+  ) {}
 
-  constructor(siteId: string) {
-    this.#key = `bolt-yard.outbox.${siteId}`;
-  }
-
-  read(): Entry[] {
+  read(): T[] {
     try {
-      const kept: unknown = JSON.parse(localStorage.getItem(this.#key) ?? '[]');
+      const kept: unknown = JSON.parse(localStorage.getItem(this.key) ?? '[]');
       return Array.isArray(kept)
         ? kept.flatMap((e) => {
-            const entry = recordSchema.safeParse(e);
-            return entry.success ? [entry.data] : [];
+            const read = this.schema.safeParse(e);
+            return read.success ? [read.data] : [];
           })
         : [];
     } catch {
@@ -24,10 +22,10 @@ export class Outbox {
   }
 
   /** False where the device keeps nothing: the person is told that a reload would lose what is not sent. */
-  write(entries: readonly Entry[]): boolean {
+  write(kept: readonly T[]): boolean {
     try {
-      if (entries.length) localStorage.setItem(this.#key, JSON.stringify(entries));
-      else localStorage.removeItem(this.#key);
+      if (kept.length) localStorage.setItem(this.key, JSON.stringify(kept));
+      else localStorage.removeItem(this.key);
       return true;
     } catch {
       return false;

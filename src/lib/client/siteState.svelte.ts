@@ -1,16 +1,21 @@
 import jsonpatch from 'fast-json-patch';
 import { getContext, setContext } from 'svelte';
+import { v7 as uuidv7 } from 'uuid';
+import { z } from 'zod';
 import type { DesignEdit, SiteDesign } from '$core/design';
-import { applyEdit } from '$core/design';
+import { applyEdit, designEditSchema } from '$core/design';
 import type { Assessment } from '$core/design/assess';
 import { assessSite } from '$core/design/assess';
 import type { Check, Verdict } from '$core/kernel/check';
 import { VERDICT_ORDER } from '$core/kernel/check';
 import { Memo } from '$core/kernel/memo';
+import { uuid } from '$core/kernel/schema';
 import { reuseUnchanged } from '$core/kernel/reuseUnchanged';
 import type { ProblemDocument } from '$lib/schemas/problem';
 import type { Changed, StoredDesign } from '$lib/schemas/site';
+import { editRequest } from '$lib/schemas/site';
 import { ApiProblem, post } from './api';
+import { Outbox } from './outbox';
 
 export interface VerdictChange {
   readonly what: string;
@@ -18,11 +23,23 @@ export interface VerdictChange {
   readonly to: Verdict | null;
 }
 
+/** A change that the server has not acknowledged, as the device keeps it. Its id makes it one change however often it is sent. */
+const unsentSchema = z.object({ id: uuid(), edit: designEditSchema, revision: editRequest.shape.revision.nullable() });
+type Unsent = z.output<typeof unsentSchema>;
+
 /** A change on its way to the server, with the design as it is once the server has taken it. */
 interface Waiting {
+  readonly id: string;
   readonly edit: DesignEdit;
+  /** What it was sent with first; null before. */
+  revision: number | null;
   after: SiteDesign;
 }
+
+/** Between two tries where nobody answers, ms. */
+const RETRY_MS = 3000;
+/** What a server says that may be asked again: none at all, or one that is busy. */
+const mayBeAskedAgain = (status: number): boolean => status === 0 || status === 502 || status === 503 || status === 504;
 
 /** The open site: the design as it is on screen, its assessment, and the way to change it. */
 export class SiteState {
@@ -38,17 +55,24 @@ export class SiteState {
   readonly #memo = new Memo();
   readonly assessment: Assessment = $derived(assessSite(this.design, this.#memo));
   revision = $state(0);
+  /** Nobody answers: what is on screen is not on the server, and is sent again until somebody does. */
+  unanswered = $state(false);
+  /** The device does not keep what is not sent: a reload would lose it. */
+  forgetful = $state(false);
   /** How what is on screen stands to what the server keeps. */
-  readonly keeping: 'saved' | 'saving' | 'refused' = $derived(
-    this.pending > 0 ? 'saving' : this.trouble ? 'refused' : 'saved',
+  readonly keeping: 'saved' | 'saving' | 'unsent' | 'refused' = $derived(
+    this.unanswered ? 'unsent' : this.pending > 0 ? 'saving' : this.trouble ? 'refused' : 'saved',
   );
   /** The design as the server has acknowledged it. */
   #confirmed: SiteDesign;
   #waiting: Waiting[] = [];
   #queue: Promise<unknown> = Promise.resolve();
+  readonly #outbox: Outbox<Unsent>;
+  #closed = false;
 
   constructor(stored: StoredDesign) {
     this.siteId = stored.siteId;
+    this.#outbox = new Outbox(`bolt-yard.edits.${this.siteId}`, unsentSchema);
     this.#confirmed = stored.design;
     this.take(stored);
   }
@@ -62,6 +86,39 @@ export class SiteState {
     this.trouble = null;
   }
 
+  /**
+   * Sends what an earlier visit of this device left unsent, before anything new: each under the revision it was made on, so that it is made once,
+   * or refused and said, and never slipped in behind somebody else's change. True where the design has to be read again.
+   */
+  resume(): Promise<boolean> {
+    const kept = this.#outbox.read();
+    if (kept.length === 0) return Promise.resolve(false);
+    this.pending += 1;
+    const sent = this.#queue.then(async () => {
+      let revision = this.revision;
+      const refused: ProblemDocument[] = [];
+      for (const { id, edit, revision: made } of kept) {
+        const answer = await this.#answered('edits', { revision: made ?? revision, edit, id });
+        if (answer === null) return false;
+        if ('status' in answer) refused.push(answer);
+        else revision = answer.revision;
+        this.#outbox.write(this.#outbox.read().filter((k) => k.id !== id));
+      }
+      this.pending -= 1;
+      const [first] = refused;
+      if (first)
+        this.trouble = { ...first, title: 'Not saved before the reload', detail: leftOut(refused.length, first) };
+      return refused.length < kept.length;
+    });
+    this.#queue = sent;
+    return sent;
+  }
+
+  /** No more tries: what is not sent stays on the device. */
+  close(): void {
+    this.#closed = true;
+  }
+
   /** Changes the design: at once on screen, then on the server. A refusal takes it back from the screen and is returned. */
   apply(edit: DesignEdit): Promise<ProblemDocument | null> {
     const before = this.assessment;
@@ -73,12 +130,19 @@ export class SiteState {
       this.trouble = { type: 'about:blank', title: 'Not possible yet', status: 422, detail: cause.message };
       return Promise.resolve(this.trouble);
     }
-    const own: Waiting = { edit, after };
+    const own: Waiting = { id: uuidv7(), edit, revision: null, after };
     this.design = after;
     this.#waiting.push(own);
+    this.#keep();
     this.changes = verdictChanges(before, this.assessment);
-    return this.#send('edits', { edit }, ({ changes }) => {
+    const body = () => {
+      own.revision = this.revision;
+      this.#keep();
+      return { revision: own.revision, edit, id: own.id };
+    };
+    return this.#send('edits', body, ({ changes }) => {
       this.#waiting = this.#waiting.filter((w) => w !== own);
+      this.#keep();
       this.#confirmed = patched(own.after, changes);
       if (changes.length) this.#replay();
     }).then((problem) => {
@@ -89,17 +153,23 @@ export class SiteState {
 
   undo(): Promise<ProblemDocument | null> {
     const before = this.assessment;
-    return this.#send('undo', {}, ({ changes }) => {
-      this.#confirmed = patched(this.#confirmed, changes);
-      this.#replay();
-      this.changes = verdictChanges(before, this.assessment);
-    });
+    const id = uuidv7();
+    return this.#send(
+      'undo',
+      () => ({ revision: this.revision, id }),
+      ({ changes }) => {
+        this.#confirmed = patched(this.#confirmed, changes);
+        this.#replay();
+        this.changes = verdictChanges(before, this.assessment);
+      },
+    );
   }
 
   /** Takes a refused change back from the screen; those made after it stay. */
   #drop(refused: Waiting): void {
     const before = this.assessment;
     this.#waiting = this.#waiting.filter((w) => w !== refused);
+    this.#keep();
     this.#replay();
     this.changes = verdictChanges(before, this.assessment);
   }
@@ -118,35 +188,53 @@ export class SiteState {
     this.design = design;
   }
 
+  /** What is not acknowledged, on the device. */
+  #keep(): void {
+    const unsent = this.#waiting.map(({ id, edit, revision }) => ({ id, edit, revision }));
+    this.forgetful = !this.#outbox.write(unsent) && unsent.length > 0;
+  }
+
   #send(
     what: 'edits' | 'undo',
-    body: Readonly<Record<string, unknown>>,
+    body: () => Readonly<Record<string, unknown>>,
     taken: (answer: Changed) => void,
   ): Promise<ProblemDocument | null> {
     this.pending += 1;
     this.trouble = null;
     const sent = this.#queue.then(async (): Promise<ProblemDocument | null> => {
-      try {
-        const answer = await post<Changed>(`/api/v1/sites/${this.siteId}/${what}`, {
-          revision: this.revision,
-          ...body,
-        });
-        this.revision = answer.revision;
-        this.canUndo = answer.canUndo;
-        taken(answer);
-        return null;
-      } catch (cause) {
-        if (!(cause instanceof ApiProblem)) throw cause;
-        this.trouble = cause.problem;
-        return cause.problem;
-      } finally {
-        this.pending -= 1;
-      }
+      const answer = await this.#answered(what, body());
+      if (answer === null) return null;
+      this.pending -= 1;
+      if ('status' in answer) return (this.trouble = answer);
+      this.revision = answer.revision;
+      this.canUndo = answer.canUndo;
+      taken(answer);
+      return null;
     });
     this.#queue = sent;
     return sent;
   }
+
+  /** What the server says of a change, asked until it says something; null where nobody waits for it any more. */
+  async #answered(what: 'edits' | 'undo', body: unknown): Promise<Changed | ProblemDocument | null> {
+    while (!this.#closed) {
+      try {
+        const answer = await post<Changed>(`/api/v1/sites/${this.siteId}/${what}`, body);
+        this.unanswered = false;
+        return answer;
+      } catch (cause) {
+        if (!(cause instanceof ApiProblem)) throw cause;
+        this.unanswered = mayBeAskedAgain(cause.problem.status);
+        if (!this.unanswered) return cause.problem;
+        await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
+      }
+    }
+    return null;
+  }
 }
+
+const leftOut = (count: number, first: ProblemDocument): string =>
+  `${count === 1 ? 'A change' : `${count} changes`} of yours had not reached the server and cannot be made now: ${first.detail}`;
 
 /** A design with a patch of the server, keeping the objects it does not touch. */
 const patched = (design: SiteDesign, changes: Changed['changes']): SiteDesign =>

@@ -33,7 +33,10 @@ function server(answer?: () => Response) {
   return asked;
 }
 const open = () => new SiteState({ siteId: 's', revision: 1, design, canUndo: false });
-afterEach(() => vi.unstubAllGlobals());
+afterEach(() => {
+  vi.unstubAllGlobals();
+  vi.useRealTimers();
+});
 
 describe('the open site', () => {
   it('shows a change at once, sends it with the revision, and keeps the parts that did not change', async () => {
@@ -66,7 +69,7 @@ describe('the open site', () => {
     expect(site.design).toEqual(design);
     expect(site.changes.length).toBeGreaterThan(0);
   });
-  it('returns a refusal and a silence in words, without losing the page', async () => {
+  it('returns a refusal in words, without losing the page', async () => {
     const conflict = {
       type: 'about:blank',
       title: 'Changed meanwhile',
@@ -80,11 +83,6 @@ describe('the open site', () => {
     // Taken back from the screen, and nobody is told that it was kept.
     expect(site.design).toBe(design);
     expect([site.keeping, site.revision]).toEqual(['refused', 1]);
-    server(() => {
-      throw new TypeError('network');
-    });
-    expect((await site.apply({ kind: 'bit-rate', bitRate: 9600 }))?.title).toBe('No answer');
-    expect([site.design, site.keeping]).toEqual([design, 'refused']);
   });
   it('takes back only the change that was refused: those before and after it stay', async () => {
     let calls = 0;
@@ -125,5 +123,107 @@ describe('the open site', () => {
     expect(problem).toMatchObject({ status: 422, detail: expect.stringContaining('stringId must name a string') });
     expect(asked).toEqual([]);
     expect(site.design).toBe(design);
+  });
+});
+
+/** What a browser keeps between two visits. */
+function device() {
+  const kept = new Map<string, string>();
+  vi.stubGlobal('localStorage', {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, text: string) => void kept.set(key, text),
+    removeItem: (key: string) => void kept.delete(key),
+  });
+  return kept;
+}
+interface Asked {
+  readonly id: string;
+  readonly revision: number;
+  readonly edit: DesignEdit;
+}
+/** A server that answers each request as the next of these says; null: nobody answers. */
+function answering(...answers: readonly (object | null)[]) {
+  const asked: Asked[] = [];
+  vi.stubGlobal('fetch', async (_: string, init: { body: string }) => {
+    const answer = answers[asked.length];
+    asked.push(JSON.parse(init.body) as Asked);
+    if (!answer) throw new TypeError('network');
+    return Response.json(answer, { status: 'status' in answer ? (answer.status as number) : 200 });
+  });
+  return asked;
+}
+const taken = (revision: number) => ({ revision, canUndo: true, changes: [] });
+const busy = { type: 'about:blank', title: 'Not now', status: 503, detail: 'busy' };
+const bitRate = (rate: 2400 | 4800 | 9600) => ({ kind: 'bit-rate', bitRate: rate }) as const;
+
+describe('where nobody answers', () => {
+  it('says that it is not sent, and sends the very same change until somebody does', async () => {
+    vi.useFakeTimers();
+    device();
+    const asked = answering(null, busy, taken(2));
+    const site = open();
+    const sent = site.apply(bitRate(9600));
+    await vi.advanceTimersByTimeAsync(0);
+    expect([site.keeping, site.design.chain.bitRate]).toEqual(['unsent', 9600]);
+    await vi.advanceTimersByTimeAsync(3000);
+    expect([asked.length, site.keeping]).toEqual([2, 'unsent']);
+    await vi.advanceTimersByTimeAsync(3000);
+    expect(await sent).toBeNull();
+    expect([site.keeping, site.revision]).toEqual(['saved', 2]);
+    expect(new Set(asked.map((a) => JSON.stringify(a))).size).toBe(1);
+  });
+  it('keeps it over a reload and sends it first, under the revision it was made on', async () => {
+    vi.useFakeTimers();
+    const kept = device();
+    const before = answering(null);
+    const first = open();
+    void first.apply(bitRate(9600));
+    void first.apply(bitRate(4800));
+    await vi.advanceTimersByTimeAsync(0);
+    first.close();
+    expect(kept.size).toBe(1);
+    // It had arrived: the server knows it by its id, and the site was opened with it in.
+    const asked = answering(taken(2), taken(3), taken(4));
+    const again = new SiteState({ siteId: 's', revision: 2, design, canUndo: true });
+    const resumed = again.resume();
+    void again.apply(bitRate(2400));
+    expect(await resumed).toBe(true);
+    await vi.advanceTimersByTimeAsync(0);
+    expect(asked.map((a) => [a.revision, a.edit])).toEqual([
+      [1, bitRate(9600)],
+      [2, bitRate(4800)],
+      [2, bitRate(2400)],
+    ]);
+    expect(asked[0]?.id).toBe(before[0]?.id);
+    expect(kept.size).toBe(0);
+  });
+  it('says what cannot be made any more, and slips nothing in behind the change of somebody else', async () => {
+    vi.useFakeTimers();
+    const kept = device();
+    answering(null);
+    const first = open();
+    void first.apply(bitRate(9600));
+    await vi.advanceTimersByTimeAsync(0);
+    first.close();
+    const conflict = { type: 'about:blank', title: 'Changed meanwhile', status: 409, detail: 'Somebody changed it.' };
+    const asked = answering(conflict);
+    const again = new SiteState({ siteId: 's', revision: 7, design, canUndo: true });
+    expect(await again.resume()).toBe(false);
+    expect(asked.map((a) => a.revision)).toEqual([1]);
+    expect(again.trouble?.detail).toBe(
+      'A change of yours had not reached the server and cannot be made now: Somebody changed it.',
+    );
+    expect([again.keeping, again.design, kept.size]).toEqual(['refused', design, 0]);
+  });
+  it('says so where the device keeps nothing', async () => {
+    vi.useFakeTimers();
+    vi.stubGlobal('localStorage', undefined);
+    answering(null, taken(2));
+    const site = open();
+    void site.apply(bitRate(9600));
+    await vi.advanceTimersByTimeAsync(0);
+    expect([site.keeping, site.forgetful]).toEqual(['unsent', true]);
+    await vi.advanceTimersByTimeAsync(3000);
+    expect([site.keeping, site.forgetful]).toEqual(['saved', false]);
   });
 });

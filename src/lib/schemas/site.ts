@@ -2,6 +2,7 @@ import type { Operation } from 'fast-json-patch';
 import { z } from 'zod';
 import type { SiteDesign } from '$core/design';
 import { designEditSchema } from '$core/design';
+import { uuid } from '$core/kernel/schema';
 import { pvStringSchema } from '$core/site/parts';
 import { surveySchema } from '$core/site/survey';
 
@@ -13,8 +14,11 @@ export const revision = z.number().int().min(1).max(2_147_483_646);
 export const createRequest = z.object({ name: surveySchema.shape.name });
 export const createdSchema = z.object({ siteId: z.string() });
 
-export const editRequest = z.object({ revision, edit: designEditSchema });
-export const undoRequest = z.object({ revision });
+/** Given by whoever makes the change: sent again, it is known and answered as it was, and made once. */
+const id = uuid().optional();
+
+export const editRequest = z.object({ revision, edit: designEditSchema, id });
+export const undoRequest = z.object({ revision, id });
 
 /** What a change answers: not the design, which whoever changed it has, but what the server made otherwise. */
 export const changedSchema = z.object({

@@ -15,6 +15,8 @@ import type { InverterType } from '$core/equipment/inverterType';
 import { readEpw } from '$core/weather/epw';
 import type { Stamp } from '$core/weather/weatherCsv';
 import { weatherFromRows } from '$core/weather/weatherCsv';
+import type { Place } from '$core/weather/weatherSense';
+import { meantFor } from '$core/weather/weatherSense';
 import type { WeatherAnswer, WeatherYear } from '$core/weather/weatherYear';
 import { highsSolver } from './highsSolver';
 
@@ -51,11 +53,15 @@ const work = {
     return yearOfEnergy(design, { year, weather, onMonth: (month) => onProgress(month / 12) });
   },
 
-  weather(text: string, name: string, stamp: Stamp): WeatherAnswer {
-    if (/^\s*LOCATION,/.test(text)) return readEpw(text, name);
-    const parsed = Papa.parse<string[]>(text, { skipEmptyLines: true });
-    const [header = [], ...rows] = parsed.data;
-    return weatherFromRows(header, rows, stamp, name);
+  /** `site`: null where the survey does not say where it is; then nothing can be held against the sun. */
+  weather(text: string, name: string, stamp: Stamp, site: Place | null): WeatherAnswer {
+    const read = (): WeatherAnswer => {
+      if (/^\s*LOCATION,/.test(text)) return readEpw(text, name);
+      const parsed = Papa.parse<string[]>(text, { skipEmptyLines: true });
+      const [header = [], ...rows] = parsed.data;
+      return weatherFromRows(header, rows, stamp, name);
+    };
+    return site ? meantFor(read(), site) : read();
   },
 };
 

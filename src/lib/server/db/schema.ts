@@ -22,6 +22,7 @@ import type { Position } from '$core/site/position';
 import type { Survey } from '$core/site/survey';
 import type { YearResult } from '$core/strings/year/yearResult';
 import type { WeatherYear } from '$core/weather/weatherYear';
+import type { Changed } from '$lib/schemas/site';
 import type { SiteSummary } from './summary';
 
 /**
@@ -156,6 +157,21 @@ export const designHistory = pgTable(
     primaryKey({ columns: [t.siteId, t.revision] }),
     check('design_history_leads_back', sql`(${t.back} is null) <> (${t.design} is null)`),
   ],
+);
+
+/** Changes that were made, by the ids that whoever sent them gave: one that is sent again is known, with what it was answered. Newest only. */
+export const designEdit = pgTable(
+  'design_edit',
+  {
+    siteId: siteId(),
+    id: uuid('id').notNull(),
+    /** The revision it made. */
+    revision: integer('revision').notNull(),
+    /** SHA-256 of what was asked. */
+    asked: text('asked').notNull(),
+    answer: jsonb('answer').$type<Changed>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.siteId, t.id] })],
 );
 
 /** The weather file of a site, read into hours. One a site: a new one takes its place. */

@@ -1,3 +1,4 @@
+import { assessSite } from '$core/design/assess';
 import { handOverPack } from '../documents/handOverPack';
 import { documentOf, textOf } from '../api/document';
 import { CALCULATIONS } from '../api/calculations';
@@ -8,6 +9,7 @@ import type { Context } from '../services/context';
 import { localContext } from '../services/context';
 import { handOver } from '../services/handOver';
 import { loadDesign } from '../services/designs';
+import { releaseCost } from '../services/releases';
 import { importProject, readProject } from '../services/projectFile';
 import { listAsXlsx, readList, refusedList } from '../services/stringList';
 
@@ -51,6 +53,19 @@ export const writeStringList = ({ siteId }: { siteId: string }): Promise<Outcome
 
 export const takeProject = ({ body }: { body: Uint8Array }): Promise<Outcome<string>> =>
   outcome(() => importProject(context(), readProject(textOf(body))));
+
+export const assess = ({ siteId }: { siteId: string }): Promise<Outcome<string>> =>
+  outcome(async () => JSON.stringify(assessSite((await loadDesign(context(), siteId)).design)));
+
+export const costOfRelease = ({ siteId }: { siteId: string }): Promise<Outcome<string>> =>
+  outcome(async () => JSON.stringify(await releaseCost(context(), siteId)));
+
+/** What the hand-over page shows of a site beside its record. */
+export const handOverParts = ({ siteId }: { siteId: string }) =>
+  outcome(async () => {
+    const { summary, openPoints, waivers, uncounted, chain } = await handOver(context(), siteId);
+    return { summary, openPoints, waivers, uncounted, chain };
+  });
 
 export const printPack = ({ siteId }: { siteId: string }): Promise<Outcome<Uint8Array>> =>
   outcome(async () => handOverPack(await handOver(context(), siteId)));

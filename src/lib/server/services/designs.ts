@@ -1,12 +1,13 @@
 import { asc, eq } from 'drizzle-orm';
 import jsonpatch from 'fast-json-patch';
 import type { Operation } from 'fast-json-patch';
+import type { z } from 'zod';
 import { v7 as uuidv7 } from 'uuid';
-import type { DesignEdit, SiteDesign } from '$core/design';
+import type { SiteDesign } from '$core/design';
 import { applyEdit, emptyDesign, siteDesignSchema } from '$core/design';
 import { checkedChange } from '$core/design/change';
 import { reuseUnchanged } from '$core/kernel/reuseUnchanged';
-import type { Changed, StoredDesign } from '$lib/schemas/site';
+import type { Changed, StoredDesign, editRequest, undoRequest } from '$lib/schemas/site';
 import type { Tx } from '../db/client';
 import { DesignCache } from '../db/designCache';
 import {
@@ -18,6 +19,8 @@ import {
   readDesign,
   writeDesign,
 } from '../db/designStore';
+import type { Sent } from '../db/editStore';
+import { answeredBefore, keepAnswer } from '../db/editStore';
 import { site } from '../db/schema';
 import { siteTransaction } from '../db/siteTurn';
 import { Problem, orProblem, parsed, pointerOf, unfit } from '../problem';
@@ -95,48 +98,89 @@ function settled(context: Context, siteId: string, revision: number, design: Sit
   summaryLater(context, siteId, design, revision);
 }
 
+/** A change that was made: what it was answered, and the design that is stored now where it is a new one. */
+interface Made {
+  readonly answer: Changed;
+  readonly stored: SiteDesign | null;
+}
+
+/** Makes a change once: one that was made already under its id is answered as it was then, whatever happened since. */
+async function once(
+  context: Context,
+  siteId: string,
+  revision: number,
+  sent: Sent | null,
+  work: (tx: Tx, before: SiteDesign) => Promise<{ readonly answer: Changed; readonly stored: SiteDesign }>,
+): Promise<Changed> {
+  const known = (tx: Tx) => (sent && isUuid(siteId) ? answeredBefore(tx, siteId, sent) : null);
+  const { answer, stored } = await siteTransaction(context.db, siteId, async (tx): Promise<Made> => {
+    const earlier = await known(tx);
+    if (earlier) return { answer: earlier, stored: null };
+    const before = await claimed(context, tx, siteId, revision).catch(async (cause: unknown): Promise<Changed> => {
+      // Another process may have made it while this one waited for the site.
+      const meanwhile = cause instanceof Problem && cause.status === 409 ? await known(tx) : null;
+      if (meanwhile) return meanwhile;
+      throw cause;
+    });
+    if ('revision' in before) return { answer: before, stored: null };
+    const made = await work(tx, before);
+    if (sent) await keepAnswer(tx, siteId, sent, made.answer);
+    return made;
+  });
+  if (stored) settled(context, siteId, answer.revision, stored);
+  return answer;
+}
+
 /**
  * The one way a design changes: under its revision, past its schema, with the way back kept for undo.
  * A stale revision is a conflict; a change that would break the design is refused. Either way nothing is written.
  */
-export async function changeDesign(
+export const changeDesign = (
   context: Context,
   siteId: string,
   revision: number,
   change: (design: SiteDesign) => SiteDesign,
-): Promise<Changed> {
-  const { wanted, stored } = await siteTransaction(context.db, siteId, async (tx) => {
-    const before = await claimed(context, tx, siteId, revision);
-    const after = change(before);
-    const design = checked(before, after);
-    await writeDesign(tx, siteId, before, design);
-    await keepWayBack(tx, siteId, revision, jsonpatch.compare(design, before));
-    return { wanted: after, stored: design };
+  sent: Sent | null = null,
+): Promise<Changed> =>
+  once(context, siteId, revision, sent, async (tx, before) => {
+    const wanted = change(before);
+    const stored = checked(before, wanted);
+    await writeDesign(tx, siteId, before, stored);
+    await keepWayBack(tx, siteId, revision, jsonpatch.compare(stored, before));
+    return { stored, answer: { revision: revision + 1, canUndo: true, changes: jsonpatch.compare(wanted, stored) } };
   });
-  settled(context, siteId, revision + 1, stored);
-  return { revision: revision + 1, canUndo: true, changes: jsonpatch.compare(wanted, stored) };
-}
 
 /** Applies an edit of core. What was asked for is what the screen shows already: the answer says only what else changed. */
-export const editDesign = (context: Context, siteId: string, revision: number, edit: DesignEdit): Promise<Changed> =>
-  changeDesign(context, siteId, revision, (design) => orProblem(() => applyEdit(design, edit)));
+export const editDesign = (
+  context: Context,
+  siteId: string,
+  { revision, edit, id }: z.output<typeof editRequest>,
+): Promise<Changed> =>
+  changeDesign(
+    context,
+    siteId,
+    revision,
+    (design) => orProblem(() => applyEdit(design, edit)),
+    id === undefined ? null : { id, asked: { revision, edit } },
+  );
 
 /** Takes the last change back. The revision goes on counting: an undo is a change too. */
-export async function undoChange(context: Context, siteId: string, revision: number): Promise<Changed> {
-  const done = await siteTransaction(context.db, siteId, async (tx) => {
-    const before = await claimed(context, tx, siteId, revision);
+export const undoChange = (
+  context: Context,
+  siteId: string,
+  { revision, id }: z.output<typeof undoRequest>,
+): Promise<Changed> =>
+  once(context, siteId, revision, id === undefined ? null : { id, asked: { revision } }, async (tx, before) => {
     const way = await popWayBack(tx, siteId);
     if (!way)
       throw new Problem(409, 'Nothing to undo', 'There is no earlier change of this site to go back to.', [
         { pointer: '/revision', detail: 'has none before it on file' },
       ]);
-    const design = checked(before, way.design ?? wayBack(before, way.back ?? []));
-    await writeDesign(tx, siteId, before, design);
-    return { before, design, canUndo: await hasWayBack(tx, siteId) };
+    const stored = checked(before, way.design ?? wayBack(before, way.back ?? []));
+    await writeDesign(tx, siteId, before, stored);
+    const canUndo = await hasWayBack(tx, siteId);
+    return { stored, answer: { revision: revision + 1, canUndo, changes: jsonpatch.compare(before, stored) } };
   });
-  settled(context, siteId, revision + 1, done.design);
-  return { revision: revision + 1, canUndo: done.canUndo, changes: jsonpatch.compare(done.before, done.design) };
-}
 
 const wayBack = (design: SiteDesign, back: Operation[]): SiteDesign =>
   reuseUnchanged(design, jsonpatch.applyPatch(design, back, false, false).newDocument);

@@ -3,6 +3,7 @@ import { and, desc, eq, lt, sql } from 'drizzle-orm';
 import { yearFlaws } from '$core/strings/year/yearFlaws';
 import { CLEAR_SKY } from '$core/strings/year/yearResult';
 import type { YearResult } from '$core/strings/year/yearResult';
+import { weatherFlaws } from '$core/weather/weatherSense';
 import type { WeatherYear } from '$core/weather/weatherYear';
 import type { Context } from './context';
 import { RULES_VERSION } from '$core/design';
@@ -28,7 +29,16 @@ export async function writeWeather(
   weather: WeatherYear | null,
 ): Promise<{ fingerprint: string | null }> {
   const { db } = context;
-  await loadDesign(context, siteId);
+  const { latitudeDeg, longitudeDeg } = (await loadDesign(context, siteId)).design.survey;
+  if (weather && latitudeDeg !== null && longitudeDeg !== null) {
+    const flaws = weatherFlaws(weather, { latitudeDeg, longitudeDeg });
+    const at = (hour: number | null) => (hour === null ? '/weather' : `/weather/hours/${hour}`);
+    if (flaws.length)
+      throw unfit(
+        flaws.map((f) => ({ pointer: at(f.at), detail: f.text })),
+        'The weather',
+      );
+  }
   if (!weather) {
     await db.delete(siteWeather).where(eq(siteWeather.siteId, siteId));
     return { fingerprint: null };

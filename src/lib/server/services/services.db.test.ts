@@ -19,7 +19,7 @@ import * as schema from '../db/schema';
 import { loadDemo } from '../demo';
 import { Problem } from '../problem';
 import { localContext } from './context';
-import { changeDesign, createSite, listSites, loadDesign, undoChange } from './designs';
+import { changeDesign, createSite, editDesign, listSites, loadDesign, undoChange } from './designs';
 import { exportProject, importProject, readProject } from './projectFile';
 import { addRecord, readLogbook } from './records';
 import { releaseDesign } from './releases';
@@ -51,6 +51,43 @@ async function stored(design: SiteDesign = laidOut): Promise<string> {
   await changeDesign(context, siteId, 1, () => design);
   return siteId;
 }
+
+describe('a change with an id', () => {
+  const bitRate = (rate: 9600 | 4800) => ({ kind: 'bit-rate', bitRate: rate }) as const;
+  const id = (n: number) => `01969a00-0000-7000-8000-0000000ed1${n.toString(16).padStart(2, '0')}`;
+  it('is made once however often it is sent, and answered as it was, also when others changed the site since', async () => {
+    const siteId = await stored();
+    const asked = { revision: 2, edit: bitRate(9600), id: id(1) };
+    const answers = await Promise.all([1, 2, 3].map(() => editDesign(context, siteId, asked)));
+    expect(answers.map((a) => a.revision)).toEqual([3, 3, 3]);
+    await changeDesign(context, siteId, 3, (d) => ({ ...d, chain: { ...d.chain, bitRate: 4800 } }));
+    expect(await editDesign(context, siteId, asked)).toEqual(answers[0]);
+    expect((await loadDesign(context, siteId)).design.chain.bitRate).toBe(4800);
+    expect((await loadDesign(context, siteId)).revision).toBe(4);
+  });
+  it('is a conflict where the id stands for another change, and where nobody knows it and the revision is old', async () => {
+    const siteId = await stored();
+    await editDesign(context, siteId, { revision: 2, edit: bitRate(9600), id: id(2) });
+    const other = { revision: 3, edit: bitRate(4800), id: id(2) };
+    expect(await problemOf(editDesign(context, siteId, other))).toMatchObject({
+      status: 409,
+      title: 'Id already used',
+    });
+    const late = { revision: 2, edit: bitRate(4800), id: id(3) };
+    expect(await problemOf(editDesign(context, siteId, late))).toMatchObject({
+      status: 409,
+      title: 'Changed meanwhile',
+    });
+  });
+  it('is taken back once', async () => {
+    const siteId = await stored();
+    await editDesign(context, siteId, { revision: 2, edit: bitRate(9600), id: id(4) });
+    const undo = { revision: 3, id: id(5) };
+    const answers = [await undoChange(context, siteId, undo), await undoChange(context, siteId, undo)];
+    expect(answers[1]).toEqual(answers[0]);
+    expect((await loadDesign(context, siteId)).revision).toBe(4);
+  });
+});
 
 describe('design in the database', () => {
   it('reads back what was written, whatever the design', async () => {
@@ -106,7 +143,7 @@ describe('design in the database', () => {
       steps.push(design);
     }
     for (let at = steps.length - 2; at >= 0; at--) {
-      const back = await undoChange(context, siteId, revision);
+      const back = await undoChange(context, siteId, { revision: revision });
       revision = back.revision;
       expect((await loadDesign(context, siteId)).design).toEqual(steps[at]);
       expect(jsonpatch.applyPatch(structuredClone(steps[at + 1]!), back.changes).newDocument).toEqual(steps[at]);
@@ -148,7 +185,7 @@ describe('design in the database', () => {
     await db().execute(
       sql`insert into design_history (site_id, revision, design) values (${siteId}, 2, ${JSON.stringify(emptyDesign('of before'))}::jsonb)`,
     );
-    await undoChange(context, siteId, 3);
+    await undoChange(context, siteId, { revision: 3 });
     expect((await loadDesign(context, siteId)).design).toEqual(emptyDesign('of before'));
   });
 

@@ -35,7 +35,7 @@ const weather = (label: string): WeatherYear => ({
   notes: [],
   hours: Array.from({ length: 8760 }, (_, i) => ({
     midMs: Date.UTC(2025, 0, 1) + (i + 0.5) * 3_600_000,
-    globalWm2: i % 24 > 8 && i % 24 < 16 ? 300 : 0,
+    globalWm2: i % 24 > 7 && i % 24 < 15 ? 300 : 0,
     beamWm2: null,
     diffuseWm2: null,
     ambientC: 8,
@@ -73,7 +73,7 @@ describe('locks, cable and Y-branches in the database', () => {
     const siteId = await stored(full);
     expect((await loadDesign(context, siteId)).design).toEqual(full);
     await changeDesign(context, siteId, 2, (d) => ({ ...d, locks: [] }));
-    await undoChange(context, siteId, 3);
+    await undoChange(context, siteId, { revision: 3 });
     expect((await loadDesign(context, siteId)).design).toEqual(full);
   });
 });
@@ -86,6 +86,18 @@ describe('weather and years', () => {
     expect(first.fingerprint).not.toBe(second.fingerprint);
     expect((await readWeather(context, siteId))?.weather.label).toBe('two');
     await writeWeather(context, siteId, null);
+    expect(await readWeather(context, siteId)).toBeNull();
+  });
+  it('are held against the sun over the site', async () => {
+    const siteId = await stored();
+    const { hours } = weather('kW');
+    const dim = { ...weather('kW'), hours: hours.map((h) => ({ ...h, globalWm2: h.globalWm2 / 1000 })) };
+    await expect(writeWeather(context, siteId, dim)).rejects.toMatchObject({
+      status: 422,
+      errors: [{ pointer: '/weather/hours/8', detail: expect.stringContaining('not kW/m²') }],
+    });
+    const late = { ...weather('late'), hours: hours.map((h) => ({ ...h, midMs: h.midMs + 3_600_000 })) };
+    await expect(writeWeather(context, siteId, late)).rejects.toMatchObject({ errors: [{ pointer: '/weather' }] });
     expect(await readWeather(context, siteId)).toBeNull();
   });
   it('are filed under the revision they were computed from, and a stale one is a conflict', async () => {

@@ -1,12 +1,13 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
   import type { Snippet } from 'svelte';
-  import { untrack } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import { defaults, setError, superForm } from 'sveltekit-superforms';
   import { zod4 } from 'sveltekit-superforms/adapters';
   import type { z } from 'zod';
   import type { ProblemDocument } from '$lib/schemas/problem';
   import FieldInput from './FieldInput.svelte';
+  import { readDraft, writeDraft } from './draft';
   import { fieldsOf } from './fields';
 
   type Values = Record<string, unknown>;
@@ -24,6 +25,7 @@
     refine,
     choices = {},
     extra,
+    drafts = true,
   }: {
     /** What is entered; the fields, their words and units are read off it. */
     schema: z.ZodObject;
@@ -38,6 +40,8 @@
     /** Choices by path where they come from the site, not from the schema. */
     choices?: Readonly<Record<string, readonly { value: string; name: string }[]>>;
     extra?: Snippet<[Values]>;
+    /** What is typed and not saved comes back after a reload. Not for readings: they are taken, or taken again. */
+    drafts?: boolean;
   } = $props();
 
   const adapter = untrack(() => zod4(schema));
@@ -52,6 +56,7 @@
       invalidateAll: false,
       warnings: { duplicateId: false },
       clearOnSubmit: 'none',
+      taintedMessage: untrack(() => drafts) ? 'What you typed here is not saved. Leave it?' : null,
       async onUpdate({ form: posted }) {
         if (!posted.valid) return;
         const flaws = refine?.(posted.data as Values) ?? [];
@@ -59,6 +64,11 @@
         if (flaws.length) return;
         const problem = await save(posted.data as Values);
         saved = problem === null;
+        if (saved) {
+          restored = false;
+          // At once: a form that closes when it is saved has no time for more.
+          writeDraft(prefix, null);
+        }
         general = problem && !problem.errors?.length ? problem.detail : '';
         for (const e of problem?.errors ?? []) placeError(posted, e);
       },
@@ -66,6 +76,15 @@
   );
   const { form: values, errors, enhance, submitting, tainted } = form;
   let saved = $state(false);
+  let restored = $state(false);
+  onMount(() => {
+    const typed = drafts ? readDraft(prefix, $values as Values) : null;
+    if (typed) values.set(typed as never, { taint: true });
+    restored = typed !== null;
+  });
+  $effect(() => {
+    if (drafts && ($tainted || saved)) writeDraft(prefix, saved ? null : ($values as Values));
+  });
   let general = $state('');
 
   /** A pointer of the server ends in one of our fields, or its sentence stands above the button. */
@@ -79,7 +98,7 @@
     return path.split('.').reduce<unknown>((part, key) => (part as Values | undefined)?.[key], of);
   }
   function put(path: string, next: unknown) {
-    saved = false;
+    saved = restored = false;
     values.update((all) => {
       const keys = path.split('.');
       const last = keys.pop() ?? path;
@@ -116,7 +135,15 @@
   <div class="flex items-center gap-3">
     <Button type="submit" size="sm" disabled={$submitting}>{label}</Button>
     <span aria-live="polite" class="text-sm text-dim"
-      >{$submitting ? 'Saving …' : saved ? 'Saved.' : $tainted ? 'Not saved yet.' : ''}</span
+      >{$submitting
+        ? 'Saving …'
+        : saved
+          ? 'Saved.'
+          : restored
+            ? 'Typed before, not saved yet.'
+            : $tainted
+              ? 'Not saved yet.'
+              : ''}</span
     >
   </div>
 </form>

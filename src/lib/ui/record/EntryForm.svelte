@@ -65,6 +65,7 @@
   {#if form.caution}<Caution>{form.caution}</Caution>{/if}
   {#key `${kind.kind}|${subject.id}|${log.entries.length}|${JSON.stringify(prefill)}`}
     <EditForm
+      drafts={false}
       schema={form.schema}
       prefix="{kind.kind}-{subject.id}-{log.entries.length}"
       value={{ ...form.blank, ...prefill }}

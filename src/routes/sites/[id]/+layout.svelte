@@ -1,6 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { invalidateAll } from '$app/navigation';
+  import { beforeNavigate, invalidateAll } from '$app/navigation';
   import { page } from '$app/state';
   import { Button } from 'flowbite-svelte';
   import type { ProblemDocument } from '$lib/schemas/problem';
@@ -20,6 +20,7 @@
   const log = provideLog(untrack(() => new LogState(site.siteId)));
   onMount(() => {
     void log.open();
+    void site.resume().then((changed) => (changed ? invalidateAll() : undefined));
     const days = setInterval(() => log.tick(), 30_000);
     const answering = () => void log.flush();
     addEventListener('online', answering);
@@ -27,7 +28,14 @@
       clearInterval(days);
       removeEventListener('online', answering);
       log.close();
+      site.close();
     };
+  });
+  // What is not sent is kept on the device; whoever leaves is asked all the same, for nobody sends it meanwhile.
+  beforeNavigate(({ cancel, to, willUnload }) => {
+    if (site.pending === 0 || (to?.params?.id === site.siteId && !willUnload)) return;
+    if (willUnload || !confirm('A change has not reached the server yet. It is sent when you come back here. Leave?'))
+      cancel();
   });
   /** As the record on this screen has it where it is read here, else as the server had it when the site was opened. */
   const switchOff = $derived(
@@ -45,7 +53,12 @@
     untrack(() => site.take(stored));
   });
 
-  const KEEPING = { saved: 'saved', saving: 'saving …', refused: 'last change not saved' } as const;
+  const KEEPING = {
+    saved: 'saved',
+    saving: 'saving …',
+    unsent: 'not sent: nobody answers, trying again',
+    refused: 'last change not saved',
+  } as const;
   const here = $derived(page.url.pathname.split('/')[3] ?? '');
   const released = $derived(data.releases.at(-1));
   let stages = $state<HTMLElement>();
@@ -96,8 +109,10 @@
   <p class="text-sm text-dim">
     revision <span class="num">{site.revision}</span> ·
     {released ? `released ${released.letter} (revision ${released.revision})` : 'not released yet'} ·
-    <span aria-live="polite" class={site.keeping === 'refused' ? 'font-semibold text-stop' : ''}
-      >{KEEPING[site.keeping]}</span
+    <span aria-live="polite" class={['refused', 'unsent'].includes(site.keeping) ? 'font-semibold text-stop' : ''}
+      >{KEEPING[site.keeping]}{site.forgetful && site.pending > 0
+        ? '; this device keeps nothing: do not reload'
+        : ''}</span
     >
   </p>
   <div class="no-print ml-auto flex gap-2">

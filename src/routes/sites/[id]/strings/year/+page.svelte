@@ -5,7 +5,6 @@
   import { fixed } from '$core/kernel/quantity';
   import { CLEAR_SKY, ratioWords } from '$core/strings/year/yearResult';
   import type { YearResult } from '$core/strings/year/yearResult';
-  import { lightAfterSunH } from '$core/weather/weatherCsv';
   import type { Stamp } from '$core/weather/weatherCsv';
   import type { LineError, WeatherYear } from '$core/weather/weatherYear';
   import { ApiProblem, post } from '$lib/client/api';
@@ -98,15 +97,12 @@
         trouble = `${file.name} has ${fixed(file.size / 1e6, 0)} MB; at most 30 MB are read.`;
         return;
       }
-      const answer = await own.work.weather(await file.text(), file.name, stamp);
+      const { latitudeDeg, longitudeDeg } = design.survey;
+      const place = latitudeDeg !== null && longitudeDeg !== null ? { latitudeDeg, longitudeDeg } : null;
+      const answer = await own.work.weather(await file.text(), file.name, stamp, place);
       lineErrors = answer.errors;
       if (!answer.year) return;
-      const { latitudeDeg, longitudeDeg } = design.survey;
-      if (latitudeDeg !== null && longitudeDeg !== null && latitudeDeg > 0) {
-        const late = lightAfterSunH(answer.year.hours, latitudeDeg, longitudeDeg);
-        if (Math.abs(late) > 0.35)
-          hint = `The light of this file lies ${fixed(Math.abs(late), 1)} h ${late > 0 ? 'after' : 'before'} the sun: do the stamps ${stamp === 'starts' ? 'end' : 'start'} their hours, or is the place another?`;
-      }
+      hint = place ? '' : 'The survey does not say where the site is: nobody has held this file against the sun there.';
       const kept = await post<{ fingerprint: string }>(`/api/v1/sites/${site.siteId}/weather`, {
         weather: answer.year,
       });

@@ -1,7 +1,6 @@
-import { assessSite } from '$core/design/assess';
-import { answer } from '$lib/server/api/answer';
-import { loadDesign } from '$lib/server/services/designs';
+import { answer, written } from '$lib/server/api/answer';
+import { inThread } from '$lib/server/heavy/pool';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = ({ params, locals }) =>
-  answer(async () => assessSite((await loadDesign(locals.context, params.id)).design));
+export const GET: RequestHandler = ({ params, request }) =>
+  answer(async () => written(await inThread('assess', { siteId: params.id }, request.signal)));

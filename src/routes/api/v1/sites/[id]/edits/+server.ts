@@ -6,6 +6,6 @@ import type { RequestHandler } from './$types';
 
 export const POST: RequestHandler = ({ params, request, locals }) =>
   answer(async () => {
-    const { revision, edit } = parsed(editRequest, await bodyJson(request));
-    return editDesign(locals.context, params.id, revision, edit);
+    const asked = parsed(editRequest, await bodyJson(request));
+    return editDesign(locals.context, params.id, asked);
   });

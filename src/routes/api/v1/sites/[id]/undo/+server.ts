@@ -5,4 +5,4 @@ import { undoChange } from '$lib/server/services/designs';
 import type { RequestHandler } from './$types';
 
 export const POST: RequestHandler = ({ params, request, locals }) =>
-  answer(async () => undoChange(locals.context, params.id, parsed(undoRequest, await bodyJson(request)).revision));
+  answer(async () => undoChange(locals.context, params.id, parsed(undoRequest, await bodyJson(request))));

@@ -1,5 +1,6 @@
-import { answer } from '$lib/server/api/answer';
-import { releaseCost } from '$lib/server/services/releases';
+import { answer, written } from '$lib/server/api/answer';
+import { inThread } from '$lib/server/heavy/pool';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = ({ params, locals }) => answer(() => releaseCost(locals.context, params.id));
+export const GET: RequestHandler = ({ params, request }) =>
+  answer(async () => written(await inThread('costOfRelease', { siteId: params.id }, request.signal)));
