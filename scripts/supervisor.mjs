@@ -11,10 +11,33 @@ const STEADY_MS = 30_000;
 /** So long a web process may take to end, ms. */
 const GRACE_MS = 7000;
 
+/** When a log that cannot be written, for a disk is full, is opened again, ms. */
+const REOPEN_MS = 1000;
+
+/** The log file, in parts that are kept and let go. Where it cannot be written what happens is lost, and nothing else. */
+function logIn(folder) {
+  let stream = null;
+  const open = () => {
+    const own = createStream('server.log', { path: `${folder}/logs`, size: '5M', maxFiles: 5 });
+    own.on('error', () => {
+      if (stream !== own) return;
+      stream = null;
+      own.destroy();
+      setTimeout(open, REOPEN_MS).unref();
+    });
+    stream = own;
+  };
+  open();
+  return {
+    write: (text) => void stream?.write(text),
+    end: () => new Promise((resolve) => (stream ? stream.end(resolve) : resolve())),
+  };
+}
+
 /** Starts both and resolves when they answer, with what ends them. */
 export async function supervise({ pg, url, port, folder }) {
   const logFile = `${folder}/logs/server.log`;
-  const log = createStream('server.log', { path: `${folder}/logs`, size: '5M', maxFiles: 5 });
+  const log = logIn(folder);
   const say = (event) => log.write(`${JSON.stringify({ level: 40, time: Date.now(), supervisor: event })}\n`);
   let web = null;
   let ending = false;
@@ -23,7 +46,7 @@ export async function supervise({ pg, url, port, folder }) {
   function startWeb() {
     const began = Date.now();
     web = spawnServer({ url, port, stdio: 'pipe', channel: true, env: { YARD_LOG: logFile } });
-    for (const stream of [web.stdout, web.stderr]) stream.pipe(log, { end: false });
+    for (const stream of [web.stdout, web.stderr]) stream.on('data', log.write);
     web.once('exit', (code, signal) => {
       web = null;
       if (ending) return;
@@ -61,7 +84,7 @@ export async function supervise({ pg, url, port, folder }) {
       clearTimeout(hard);
     }
     pg.stop();
-    await new Promise((resolve) => log.end(resolve));
+    await log.end();
   }
   return { logFile, end };
 }
