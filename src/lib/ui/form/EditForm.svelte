@@ -44,6 +44,8 @@
     drafts?: boolean;
   } = $props();
 
+  /** What is stored, as far as this form knows. */
+  let stored = untrack(() => $state.snapshot(value) as Values);
   const adapter = untrack(() => zod4(schema));
   const form = untrack(() =>
     superForm(defaults($state.snapshot(value) as never, adapter), {
@@ -67,7 +69,8 @@
         if (saved) {
           restored = false;
           // At once: a form that closes when it is saved has no time for more.
-          writeDraft(prefix, null);
+          writeDraft(prefix, stored, null);
+          stored = posted.data as Values;
         }
         general = problem && !problem.errors?.length ? problem.detail : '';
         for (const e of problem?.errors ?? []) placeError(posted, e);
@@ -78,12 +81,12 @@
   let saved = $state(false);
   let restored = $state(false);
   onMount(() => {
-    const typed = drafts ? readDraft(prefix, $values as Values) : null;
+    const typed = drafts ? readDraft(prefix, stored) : null;
     if (typed) values.set(typed as never, { taint: true });
     restored = typed !== null;
   });
   $effect(() => {
-    if (drafts && ($tainted || saved)) writeDraft(prefix, saved ? null : ($values as Values));
+    if (drafts && ($tainted || saved)) writeDraft(prefix, stored, saved ? null : ($values as Values));
   });
   let general = $state('');
 
