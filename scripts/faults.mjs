@@ -7,6 +7,7 @@ import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { ensureBuilt } from './build.mjs';
 import { cluster, freePort } from './cluster.mjs';
+import { withModule } from './viteNode.mjs';
 
 const WRITERS = 20;
 const SETTLE_MS = Number(process.env.FAULT_SETTLE_MS ?? 4000);
@@ -81,7 +82,7 @@ function writing(at) {
   let on = true;
   const writer = async () => {
     while (on) {
-      const entry = point(uuidv7());
+      const entry = openPoint(uuidv7());
       for (let done = false; on && !done;) {
         const status = await send(at, entry);
         if (status === 201) acknowledged.push({ id: entry.id, ms: Date.now() });
@@ -95,19 +96,6 @@ function writing(at) {
   const all = Array.from({ length: WRITERS }, writer);
   return { acknowledged, odd, refused: () => refused, end: async () => ((on = false), await Promise.allSettled(all)) };
 }
-const point = (id) => ({
-  id,
-  kind: 'open-point',
-  subject: { scope: 'site', id: 'site' },
-  doneAt: new Date().toISOString(),
-  by: 'R. Vahl',
-  role: 'lead',
-  instrument: null,
-  release: 'A',
-  corrects: null,
-  reason: null,
-  values: { text: 'a point', severity: 'work', owner: 'crew', due: null, closed: true },
-});
 const send = (at, entry) =>
   fetch(`${at}/sites/${SITE}/records`, {
     method: 'POST',
@@ -214,6 +202,7 @@ async function fullDisk() {
   }
 }
 
+const openPoint = await withModule('/src/core/testing/openPoint.ts', (m) => m.openPoint);
 await ensureBuilt();
 mkdirSync('.yard', { recursive: true });
 const folder = mkdtempSync(path.resolve('.yard/faults-'));
