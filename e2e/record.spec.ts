@@ -11,12 +11,20 @@ test('a phone without signal keeps its entries over a reload, counts them, and s
   await page.route('**/records', (route) => route.abort());
   await passGate(page, 'Safe start of the day');
   await expect(page.getByText('1 entry is not sent yet')).toBeVisible();
+  // From stage to stage the device goes on with what it knows.
+  await page.getByRole('link', { name: 'Site log', exact: true }).click();
+  await page.getByRole('link', { name: 'Energise', exact: true }).click();
+  await expect(page.getByText(/Nobody answers: this is the record as it was read at/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /Safe start of the day.*passed/ })).toBeVisible();
+  // After a reload it knows what it has not sent, and says that it knows no more.
   await open(page, `/sites/${site}/energise`);
   await expect(page.getByText('1 entry is not sent yet')).toBeVisible();
-  await expect(page.getByRole('button', { name: /Safe start of the day.*passed/ })).toBeVisible();
+  await expect(page.getByText('the record of this site was not read yet')).toBeVisible();
   await page.unroute('**/records');
   await page.getByRole('button', { name: 'Send now' }).click();
   await expect(page.getByText('not sent yet')).toBeHidden();
+  await page.getByRole('button', { name: 'Ask again' }).click();
+  await expect(page.getByRole('button', { name: /Safe start of the day.*passed/ })).toBeVisible();
   await open(page, `/sites/${site}/energise`);
   await expect(page.getByRole('button', { name: /Safe start of the day.*passed/ })).toBeVisible();
 });

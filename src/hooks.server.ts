@@ -4,6 +4,7 @@ import { hasItsShape } from '$lib/server/db/client';
 import { loadDemo } from '$lib/server/demo';
 import { drained } from '$lib/server/body';
 import { refusedAtDoor } from '$lib/server/guard';
+import { inOrder } from '$lib/server/inOrder';
 import { log, reported } from '$lib/server/log';
 import { localContext } from '$lib/server/services/context';
 import { Problem, RETRY_AFTER_S, problemIn } from '$lib/server/problem';
@@ -20,7 +21,10 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (refused) return onceDrained(event.request, refused.response());
   event.locals.context = localContext();
   const started = performance.now();
-  const resolved = unlessAway(await resolve(event), event.locals.away === true);
+  const work = async () => resolve(event);
+  // Whoever asks whether the process is well hears it, however much it has to do.
+  const answered = await (event.url.pathname === '/healthz' ? work() : inOrder(work));
+  const resolved = unlessAway(answered, event.locals.away === true);
   const response = await onceDrained(event.request, inProblemWords(event.url.pathname, resolved));
   log.info({
     method: event.request.method,

@@ -1,6 +1,6 @@
 <script lang="ts">
   import '../app.css';
-  import { page } from '$app/state';
+  import { navigating, page } from '$app/state';
 
   let { children } = $props();
   const here = $derived(page.url.pathname);
@@ -16,7 +16,8 @@
       <a href="/bench" class={here.startsWith('/bench') ? 'underline underline-offset-4' : ''}>Bench</a>
       <a href="/rules" class={here.startsWith('/rules') ? 'underline underline-offset-4' : ''}>Rules</a>
     </nav>
-    <p class="ml-auto hidden text-sm opacity-80 sm:block">Answers this machine only: no accounts yet.</p>
+    {#if navigating.to}<p class="opening ml-auto" role="status">Opening …</p>{:else}
+      <p class="ml-auto hidden text-sm opacity-80 sm:block">Answers this machine only: no accounts yet.</p>{/if}
   </div>
 </header>
 <main id="content" class="mx-auto max-w-[1500px] px-4 py-3">{@render children()}</main>

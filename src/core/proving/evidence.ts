@@ -52,6 +52,10 @@ export class Evidence {
     return this.#worked.entries;
   }
 
+  entry(id: string): Entry | undefined {
+    return this.#worked.known.entries.get(id);
+  }
+
   get zone(): string | null {
     return this.#worked.zone;
   }

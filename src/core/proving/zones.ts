@@ -23,8 +23,12 @@ const worksOn = (entry: Entry): readonly GateId[] => (WORK.is(entry) ? [entry.va
 export function inHand(e: Evidence, but?: Entry): readonly InHand[] {
   const found = new Map<string, InHand>();
   const zone = e.zone ?? 'UTC';
-  for (const entry of [...e.entries].sort((a, b) => timeOf(a)[0] - timeOf(b)[0])) {
-    if (entry.id === but?.id || siteDay(timeOf(entry)[0], zone) !== e.today) continue;
+  const isToday = (entry: Entry) => entry.id !== but?.id && siteDay(timeOf(entry)[0], zone) === e.today;
+  // Few entries say that somebody begins: only what was done where they did so has to be looked at.
+  const begun = new Set(e.entries.filter((x) => WORK.is(x) && isToday(x)).map((x) => x.subject.id));
+  if (begun.size === 0) return [];
+  const there = e.entries.filter((x) => begun.has(x.subject.id) && isToday(x));
+  for (const entry of there.sort((a, b) => timeOf(a)[0] - timeOf(b)[0])) {
     for (const gate of worksOn(entry)) {
       const key = `${gate}@${entry.subject.id}`;
       if (WORK.is(entry) && entry.values.doing === 'begins')

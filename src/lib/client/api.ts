@@ -14,8 +14,11 @@ const noAnswer = (): ProblemDocument => ({
   detail: 'The server does not answer. What you entered is still here: try again when it is back.',
 });
 
+/** A silence, or a server that is busy: it may be asked again. */
+export const nobodyAnswered = ({ status }: ProblemDocument): boolean => [0, 502, 503, 504].includes(status);
+
 /** Reads JSON; a refusal or silence is thrown as ApiProblem. */
-export async function read<T>(path: string): Promise<T> {
+export async function read<T>(path: string, fetch = globalThis.fetch): Promise<T> {
   return answered<T>(() => fetch(path));
 }
 

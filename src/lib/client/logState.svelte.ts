@@ -1,4 +1,4 @@
-import { getContext, setContext } from 'svelte';
+import { getContext, setContext, untrack } from 'svelte';
 import { v7 as uuidv7 } from 'uuid';
 import type { Instrument } from '$core/equipment/instrument';
 import type { Verdict } from '$core/kernel/check';
@@ -10,6 +10,7 @@ import type { Evidence } from '$core/proving/evidence';
 import { evidence } from '$core/proving/evidence';
 import type { SiteLog } from '$core/proving/evidence/log';
 import { kindNamed, recordSchema } from '$core/proving/kinds';
+import type { OpenedRecord } from '$lib/schemas/record';
 import type { ProblemDocument } from '$lib/schemas/problem';
 import { ApiProblem, post, read } from './api';
 import type { Clock } from './device';
@@ -62,6 +63,10 @@ export class LogState {
   verdict = $state<Verdict | null>(null);
   /** An entry was made here since the last try. */
   made = $state(false);
+  /** When the record was read last, by the server's clock, ms; null before it was. */
+  readAtMs = $state<number | null>(null);
+  /** Nobody answered when it was asked for last. */
+  silent = $state(false);
   #nowMs = $state(0);
   #clock: Clock = { offsetMs: 0, roundTripMs: 0, atMs: 0 };
   readonly #outbox: Outbox<Entry>;
@@ -87,14 +92,17 @@ export class LogState {
     return this.releases.at(-1) ?? null;
   }
 
-  /** Shows what the server has; what is not sent yet stays beside it. */
-  take(log: SiteLog & { readonly serverMs: number }): void {
+  /** Shows what the server has; what is not sent yet stays beside it. Null where nobody answered: what is known here stays. */
+  take(log: OpenedRecord | null): void {
+    this.silent = log === null;
+    if (!log) return;
+    this.readAtMs = log.nowMs;
     const released = new Map(this.releases.map((r) => [r.letter, r]));
     const known = new Map(this.entries.map((e) => [e.id, e]));
     // Releases are frozen and entries never change: what is here already stays the very same.
     this.releases = log.releases.map((r) => released.get(r.letter) ?? r);
     this.#entries = log.entries.map((e) => known.get(e.id) ?? e);
-    this.#nowMs = log.serverMs;
+    this.#nowMs = log.nowMs;
   }
 
   /** On the device: what was kept is sent, the clock is measured, and days end. */
@@ -195,7 +203,7 @@ export class LogState {
         this.refused = [...this.refused, { entry, why: cause.problem.detail }];
         this.problem = cause.problem;
         // Somebody else's entry stands in the way: look at what is there now.
-        await this.refresh().catch(() => undefined);
+        await this.refresh();
       }
       this.unsent = this.unsent.filter((e) => e !== entry);
       this.#outbox.write(this.unsent);
@@ -209,9 +217,24 @@ export class LogState {
 
   /** What others wrote meanwhile. */
   async refresh(): Promise<void> {
-    const log = await read<SiteLog>(`/api/v1/sites/${this.siteId}/records`);
-    this.take({ ...log, serverMs: this.serverNowMs });
+    try {
+      this.take(await read<OpenedRecord>(`/api/v1/sites/${this.siteId}/records`));
+    } catch (cause) {
+      if (!(cause instanceof ApiProblem)) throw cause;
+      this.silent = true;
+    }
   }
+}
+
+/** The log of the open site, fed with what its page read. */
+export function useLogOf(read: () => { readonly record: OpenedRecord | null }): LogState {
+  const log = useLog();
+  untrack(() => log.take(read().record));
+  $effect(() => {
+    const { record } = read();
+    untrack(() => log.take(record));
+  });
+  return log;
 }
 
 const KEY = Symbol('log');

@@ -43,7 +43,7 @@ function server(answer: (entry: Entry) => Response | 'silent' = () => Response.j
 }
 const open = async (entries: readonly Entry[] = []) => {
   const log = new LogState('s');
-  log.take({ releases, entries, serverMs: Date.now() });
+  log.take({ releases, entries, nowMs: Date.now() });
   await log.open();
   return log;
 };

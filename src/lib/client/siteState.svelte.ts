@@ -14,7 +14,7 @@ import { reuseUnchanged } from '$core/kernel/reuseUnchanged';
 import type { ProblemDocument } from '$lib/schemas/problem';
 import type { Changed, StoredDesign } from '$lib/schemas/site';
 import { editRequest } from '$lib/schemas/site';
-import { ApiProblem, post } from './api';
+import { ApiProblem, nobodyAnswered, post } from './api';
 import { Outbox } from './outbox';
 
 export interface VerdictChange {
@@ -38,8 +38,6 @@ interface Waiting {
 
 /** Between two tries where nobody answers, ms. */
 const RETRY_MS = 3000;
-/** What a server says that may be asked again: none at all, or one that is busy. */
-const mayBeAskedAgain = (status: number): boolean => status === 0 || status === 502 || status === 503 || status === 504;
 
 /** The open site: the design as it is on screen, its assessment, and the way to change it. */
 export class SiteState {
@@ -224,7 +222,7 @@ export class SiteState {
         return answer;
       } catch (cause) {
         if (!(cause instanceof ApiProblem)) throw cause;
-        this.unanswered = mayBeAskedAgain(cause.problem.status);
+        this.unanswered = nobodyAnswered(cause.problem);
         if (!this.unanswered) return cause.problem;
         await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
       }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { siteDesignSchema } from '$core/design';
 import { checkSchema, verdictSchema } from '$core/kernel/check';
+import type { SiteLog } from '$core/proving/evidence/log';
 import { recordSchema } from '$core/proving/kinds';
 
 /** An entry taken, with what it says. */
@@ -14,6 +15,7 @@ export const recordedSchema = z.object({
 
 /** The record of a site as its releases and entries are: the one who reads it applies the rules. */
 export const siteLogSchema = z.object({
+  nowMs: z.number().meta({ unit: 'ms', description: 'Clock of the server, since 1970' }),
   releases: z.array(
     z.object({
       letter: z.string(),
@@ -25,9 +27,9 @@ export const siteLogSchema = z.object({
   ),
   entries: z.array(recordSchema),
 });
-export const clockSchema = z.object({
-  nowMs: z.number().meta({ unit: 'ms', description: 'Clock of the server, since 1970' }),
-});
+/** As a screen reads it; frozen, for nobody changes what is on record. */
+export type OpenedRecord = SiteLog & { readonly nowMs: number };
+export const clockSchema = siteLogSchema.pick({ nowMs: true });
 export const costSchema = z
   .array(z.object({ key: z.string(), gate: z.string(), object: z.string(), why: z.string() }))
   .readonly();

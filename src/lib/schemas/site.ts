@@ -1,7 +1,7 @@
 import type { Operation } from 'fast-json-patch';
 import { z } from 'zod';
 import type { SiteDesign } from '$core/design';
-import { designEditSchema } from '$core/design';
+import { designEditSchema, siteDesignSchema } from '$core/design';
 import { uuid } from '$core/kernel/schema';
 import { pvStringSchema } from '$core/site/parts';
 import { surveySchema } from '$core/site/survey';
@@ -41,7 +41,7 @@ export const changedSchema = z.object({
 });
 export type Changed = Omit<z.infer<typeof changedSchema>, 'changes'> & { changes: Operation[] };
 
-/** A whole design with the revision it stands at: what a page opens with. */
+/** A whole design with the revision it stands at. */
 export interface StoredDesign {
   readonly siteId: string;
   readonly revision: number;
@@ -49,6 +49,32 @@ export interface StoredDesign {
   /** Whether there is a change to take back. */
   readonly canUndo: boolean;
 }
+
+/** What a screen opens a site with. */
+export const openedSiteSchema = z.object({
+  siteId: z.string(),
+  revision,
+  design: siteDesignSchema,
+  canUndo: changedSchema.shape.canUndo,
+  releases: z
+    .array(
+      z.object({
+        letter: z.string(),
+        revision,
+        releasedBy: z.string(),
+        releasedAt: z.iso.datetime(),
+      }),
+    )
+    .meta({ description: 'Without their frozen designs, oldest first' }),
+  unreadable: z.array(z.string()).meta({
+    description: 'Letters of releases that this program cannot read: what was recorded on them counts for nothing',
+  }),
+  switchOff: z
+    .array(z.object({ unit: z.string(), tag: z.string(), why: z.array(z.string()) }))
+    .meta({ description: 'Units that run without their proofs: to be switched off until proved' }),
+});
+export interface OpenedSite
+  extends StoredDesign, Pick<z.infer<typeof openedSiteSchema>, 'releases' | 'unreadable' | 'switchOff'> {}
 
 export const releaseRequest = z.object({ revision, by: z.string().trim().min(1, 'Say who releases it.').max(80) });
 export const releasedSchema = z.object({ letter: z.string() });

@@ -60,18 +60,24 @@ export async function hasItsShape(): Promise<boolean> {
 }
 
 const HEALTH_MS = 1000;
-let probe: pg.Pool | null = null;
 
-/** Whether the database answers within a second, by a connection of its own: a full pool is no dead database. */
-export async function databaseAnswers(): Promise<boolean> {
-  if (!probe) {
-    const config = { connectionTimeoutMillis: HEALTH_MS, query_timeout: HEALTH_MS, statement_timeout: HEALTH_MS };
-    probe = new pg.Pool({ connectionString: databaseUrl(), max: 1, ...config, application_name: 'bolt-yard health' });
-    probe.on('error', () => undefined);
-    probe.on('connect', (client) => client.on('error', () => undefined));
-  }
-  return probe.query('select 1').then(
-    () => true,
-    () => false,
-  );
+/**
+ * A question whether the database answers within a second, by a connection of its own: a full pool is no dead database. `lost` hears at once
+ * when that connection ends between two questions.
+ */
+export function watchDatabase(lost: () => void): () => Promise<boolean> {
+  const config = { connectionTimeoutMillis: HEALTH_MS, query_timeout: HEALTH_MS, statement_timeout: HEALTH_MS };
+  const probe = new pg.Pool({
+    connectionString: databaseUrl(),
+    max: 1,
+    ...config,
+    application_name: 'bolt-yard health',
+  });
+  probe.on('error', lost);
+  probe.on('connect', (client) => client.on('error', lost));
+  return () =>
+    probe.query('select 1').then(
+      () => true,
+      () => false,
+    );
 }

@@ -43,6 +43,25 @@ const renamed = (table: PgTable, row: Row): Row => {
 const rowsOf = (table: PgTable): SQL =>
   sql`(select coalesce(json_agg(row_to_json(x) order by x.ord), '[]'::json) from ${table} x where x.site_id = s.id) as ${sql.identifier(getTableName(table))}`;
 
+/** What moves with every change of a design. */
+export interface DesignHead {
+  readonly revision: number;
+  /** Whether there is a change to take back. */
+  readonly canUndo: boolean;
+}
+
+/** Where a design stands, without its parts. Null where there is no such site. */
+export async function readHead(db: Db | Tx, siteId: string): Promise<DesignHead | null> {
+  const [head] = await db
+    .select({
+      revision: site.revision,
+      canUndo: sql<boolean>`exists (select 1 from ${designHistory} h where h.site_id = ${site.id})`,
+    })
+    .from(site)
+    .where(eq(site.id, siteId));
+  return head ?? null;
+}
+
 interface SiteRow {
   readonly revision: number;
   readonly edition: number;

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import type { SiteDesign } from '$core/design';
 import { assessSite } from '$core/design/assess';
 import type { LineElement, Verdict } from '$core/kernel/check';
@@ -21,14 +22,10 @@ export interface SiteSummary {
 }
 
 /** Answers of the sites summed up last: after a change only what it touched is computed again. */
-const MOST = 8;
-const memos = new Map<string, Memo>();
+const memos = new LRUCache<string, Memo>({ max: 8 });
 function memoOf(siteId: string): Memo {
   const memo = memos.get(siteId) ?? new Memo();
-  memos.delete(siteId);
   memos.set(siteId, memo);
-  const [oldest] = memos.keys();
-  if (memos.size > MOST && oldest !== undefined) memos.delete(oldest);
   return memo;
 }
 

@@ -1,3 +1,4 @@
+import { setPriority } from 'node:os';
 import { assessSite } from '$core/design/assess';
 import { handOverPack } from '../documents/handOverPack';
 import { documentOf, textOf } from '../api/document';
@@ -28,6 +29,16 @@ async function outcome<T>(work: () => T | Promise<T>): Promise<Outcome<T>> {
   }
 }
 
+/** Every check of a site as JSON, with the revision of its design. */
+export interface Assessed {
+  readonly revision: number;
+  readonly json: Uint8Array<ArrayBuffer>;
+}
+
+/** Of this thread alone: who waits for a page goes before who waits for long work, and not so far that it never ends. */
+const NICE = 5;
+setPriority(NICE);
+
 let own: Context | null = null;
 /** Of this thread: a connection and no more. */
 const context = (): Context => (own ??= localContext(connect(process.env.DATABASE_URL ?? '', 1).db));
@@ -54,8 +65,11 @@ export const writeStringList = ({ siteId }: { siteId: string }): Promise<Outcome
 export const takeProject = ({ body }: { body: Uint8Array }): Promise<Outcome<string>> =>
   outcome(() => importProject(context(), readProject(textOf(body))));
 
-export const assess = ({ siteId }: { siteId: string }): Promise<Outcome<string>> =>
-  outcome(async () => JSON.stringify(assessSite((await loadDesign(context(), siteId)).design)));
+export const assess = ({ siteId }: { siteId: string }): Promise<Outcome<Assessed>> =>
+  outcome(async () => {
+    const { design, revision } = await loadDesign(context(), siteId);
+    return { revision, json: Buffer.from(JSON.stringify(assessSite(design))) };
+  });
 
 export const costOfRelease = ({ siteId }: { siteId: string }): Promise<Outcome<string>> =>
   outcome(async () => JSON.stringify(await releaseCost(context(), siteId)));

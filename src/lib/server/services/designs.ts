@@ -17,8 +17,10 @@ import {
   keepWayBack,
   popWayBack,
   readDesign,
+  readHead,
   writeDesign,
 } from '../db/designStore';
+import type { DesignHead } from '../db/designStore';
 import type { Sent } from '../db/editStore';
 import { answeredBefore, keepAnswer } from '../db/editStore';
 import { site } from '../db/schema';
@@ -47,6 +49,23 @@ export async function loadDesign({ db }: Context, siteId: string): Promise<Store
   const found = isUuid(siteId) ? await readDesign(db, siteId) : null;
   if (!found) throw noSite();
   return found;
+}
+
+/** Where the design of a site stands. */
+export async function designHead({ db }: Context, siteId: string): Promise<DesignHead> {
+  const head = isUuid(siteId) ? await readHead(db, siteId) : null;
+  if (!head) throw noSite();
+  return head;
+}
+
+/** A design as JSON with where it stands: read and written once for a revision, whoever asks. */
+export async function designText(context: Context, siteId: string): Promise<DesignHead & { readonly text: string }> {
+  const head = await designHead(context, siteId);
+  const known = cache.text(siteId, head.revision);
+  if (known) return { ...head, text: known };
+  const { revision, canUndo, design } = await loadDesign(context, siteId);
+  cache.keep(siteId, revision, design);
+  return { revision, canUndo, text: cache.text(siteId, revision) ?? JSON.stringify(design) };
 }
 
 export const isUuid = (id: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/.test(id);

@@ -52,15 +52,14 @@ const said = (after: Evidence, record: Entry, known: boolean, why: string | null
 export async function addRecord(context: Context, siteId: string, input: unknown): Promise<Added> {
   const record = parsed(recordSchema, upgradedEntry(input), 'The entry');
   if (!isUuid(siteId)) throw noSite();
-  const nowMs = context.now().getTime();
   return siteTransaction(context.db, siteId, async (tx) => {
     const head = await holdChain(tx, siteId);
     const log = await siteLog(siteId, tx);
-    const twin = log.entries.find((e) => e.id === record.id);
-    if (twin && isDeepStrictEqual(twin, record)) {
-      const after = provedBy(log, nowMs);
-      return said(after, record, true, after.notes.get(record.id) ?? null);
-    }
+    // Read when nothing is waited for any more: what a clock proved that is ahead of this one could not be gone on from.
+    const nowMs = context.now().getTime();
+    const before = provedBy(log, nowMs);
+    const twin = before.entry(record.id);
+    if (twin && isDeepStrictEqual(twin, record)) return said(before, record, true, before.notes.get(record.id) ?? null);
     if (twin)
       throw new Problem(
         409,
@@ -68,7 +67,7 @@ export async function addRecord(context: Context, siteId: string, input: unknown
         'An entry with this id but other contents is on record. A correction is a new entry with an id of its own.',
         [{ pointer: '/id', detail: 'is another entry’s' }],
       );
-    const { refusal, after, why } = admit(log, record, nowMs, provedBy(log, nowMs));
+    const { refusal, after, why } = admit(log, record, nowMs, before);
     if (refusal) throw new Problem(422, 'Refused', refusal.detail, [refusal]);
     await appendEntries(tx, siteId, head, [record]);
     return said(after, record, false, why);

@@ -1,6 +1,8 @@
-import { and, asc, eq, gt } from 'drizzle-orm';
+import { and, asc, eq, gt, sql } from 'drizzle-orm';
+import { LRUCache } from 'lru-cache';
 import { openDesign } from '$core/design/edition';
 import type { SiteDesign } from '$core/design';
+import type { Entry } from '$core/proving/entry';
 import type { Evidence } from '$core/proving/evidence';
 import { evidence } from '$core/proving/evidence';
 import type { SiteLog } from '$core/proving/evidence/log';
@@ -27,38 +29,95 @@ export interface ReleasedLog extends SiteLog {
 interface Known extends ReleasedLog {
   readonly seq: number;
 }
+/** So many entries, with a release counted as fifty, are kept: some 200 MB. */
+const MOST_ENTRIES = 100_000;
 /** Logs read last: releases are frozen and entries only added, so only what is newer has to be read. */
-const MOST = 16;
-const KNOWN = new Map<string, Known>();
+const KNOWN = new LRUCache<string, Known>({
+  maxSize: MOST_ENTRIES,
+  // One that is larger than all there is room for is kept alone.
+  sizeCalculation: ({ entries, releases }) => Math.min(MOST_ENTRIES, 1 + entries.length + 50 * releases.length),
+});
 
-function keep(siteId: string, known: Known): Known {
-  KNOWN.delete(siteId);
-  KNOWN.set(siteId, known);
-  const [oldest] = KNOWN.keys();
-  if (KNOWN.size > MOST && oldest !== undefined) KNOWN.delete(oldest);
-  return known;
-}
-
-/** What logs proved when somebody last asked, or when they were shorter. */
+/** What logs proved when somebody last asked, or when they were shorter; and the same of their entries as JSON. */
 const PROVED = new WeakMap<ReleasedLog, Evidence>();
+const WRITTEN = new WeakMap<ReleasedLog, { readonly count: number; readonly pieces: readonly Buffer[] }>();
+const FROZEN = new WeakMap<ReleasedDesign, Buffer>();
 
 /** All releases and entries of a site. */
 export async function siteLog(siteId: string, tx: Tx | Db): Promise<ReleasedLog> {
   const was = KNOWN.get(siteId) ?? { releases: [], unreadable: [], entries: [], seq: 0 };
-  const letters = await tx.select({ letter: release.letter }).from(release).where(eq(release.siteId, siteId));
-  const rows = await tx
-    .select({ seq: siteRecord.seq, body: siteRecord.body })
-    .from(siteRecord)
-    .where(and(eq(siteRecord.siteId, siteId), gt(siteRecord.seq, was.seq)))
-    .orderBy(asc(siteRecord.seq));
-  const same = letters.length === was.releases.length + was.unreadable.length;
-  if (rows.length === 0 && same) return was;
+  const ofSite = and(eq(siteRecord.siteId, siteId), gt(siteRecord.seq, was.seq));
+  const {
+    rows: [news],
+  } = await tx.execute<{ releases: number; more: boolean }>(sql`
+    select (select count(*)::int from ${release} where ${eq(release.siteId, siteId)}) as releases,
+      exists (select 1 from ${siteRecord} where ${ofSite}) as more`);
+  const same = news?.releases === was.releases.length + was.unreadable.length;
+  if (!news?.more && same) return was;
+  const rows = news?.more
+    ? await tx
+        .select({ seq: siteRecord.seq, body: siteRecord.body })
+        .from(siteRecord)
+        .where(ofSite)
+        .orderBy(asc(siteRecord.seq))
+    : [];
   const { releases, unreadable } = same ? was : await readReleases(siteId, tx);
   const entries = rows.length ? [...was.entries, ...rows.map((r) => openEntry(r.body))] : was.entries;
   const longer = { releases, unreadable, entries, seq: rows.at(-1)?.seq ?? was.seq };
-  const proved = PROVED.get(was);
-  if (proved) PROVED.set(longer, proved);
-  return keep(siteId, longer);
+  carry(PROVED, was, longer);
+  carry(WRITTEN, was, longer);
+  KNOWN.set(siteId, longer);
+  return longer;
+}
+
+function carry<T>(known: WeakMap<ReleasedLog, T>, from: ReleasedLog, to: ReleasedLog): void {
+  const value = known.get(from);
+  if (value !== undefined) known.set(to, value);
+}
+
+/** Elements of a JSON list without its brackets, in pieces: what was written of a shorter log is not written again. */
+export interface LogJson {
+  readonly releases: readonly Buffer[];
+  readonly entries: readonly Buffer[];
+}
+export function logJson(own: ReleasedLog): LogJson {
+  const known = WRITTEN.get(own) ?? { count: 0, pieces: [] };
+  const written = { count: own.entries.length, pieces: inPieces(known.pieces, own.entries.slice(known.count)) };
+  WRITTEN.set(own, written);
+  const releases = own.releases.map((r, i) => {
+    const frozen = FROZEN.get(r) ?? jsonOf(r);
+    FROZEN.set(r, frozen);
+    return i === 0 ? frozen : Buffer.concat([COMMA, frozen]);
+  });
+  return { releases, entries: written.pieces };
+}
+
+/** A piece is closed when it is as long as this, bytes. */
+const PIECE_MIN = 128 * 1024;
+const COMMA = Buffer.from(',');
+const jsonOf = (value: unknown): Buffer => Buffer.from(JSON.stringify(value));
+
+function inPieces(known: readonly Buffer[], entries: readonly Entry[]): readonly Buffer[] {
+  if (entries.length === 0) return known;
+  const pieces = [...known];
+  const last = pieces.at(-1);
+  let open: Buffer[] = [];
+  let bytes = 0;
+  if (last && last.length < PIECE_MIN) {
+    pieces.pop();
+    open = [last];
+    bytes = last.length;
+  }
+  for (const entry of entries) {
+    const json = jsonOf(entry);
+    if (pieces.length || open.length) open.push(COMMA);
+    open.push(json);
+    bytes += json.length;
+    if (bytes < PIECE_MIN) continue;
+    pieces.push(Buffer.concat(open));
+    [open, bytes] = [[], 0];
+  }
+  return open.length ? [...pieces, Buffer.concat(open)] : pieces;
 }
 
 async function readReleases(siteId: string, tx: Tx | Db): Promise<Pick<ReleasedLog, 'releases' | 'unreadable'>> {

@@ -5,7 +5,15 @@
   import { lineOfEntry } from './words';
 
   const log = useLog();
+  const time = (ms: number) => new Date(ms).toTimeString().slice(0, 5);
 </script>
+
+{#if log.silent}<p class="border-l-4 border-tight bg-sheet px-3 py-2" role="status">
+    {log.readAtMs === null
+      ? 'Nobody answers, and the record of this site was not read yet: nothing here says what is safe.'
+      : `Nobody answers: this is the record as it was read at ${time(log.readAtMs)}, with what was entered on this device since.`}
+    <button type="button" class="underline" onclick={() => log.refresh()}>Ask again</button>
+  </p>{/if}
 
 {#if log.made}<p class="border-l-4 border-ink bg-sheet px-3 py-2" role="status">
     {#if log.verdict}On record: <VerdictMark verdict={log.verdict} />.

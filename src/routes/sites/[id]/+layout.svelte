@@ -16,7 +16,7 @@
   import Trouble from '$lib/ui/Trouble.svelte';
 
   let { data, children } = $props();
-  const site = provideSite(untrack(() => new SiteState(data.stored)));
+  const site = provideSite(untrack(() => new SiteState(data)));
   const log = provideLog(untrack(() => new LogState(site.siteId)));
   onMount(() => {
     void log.open();
@@ -49,8 +49,8 @@
   );
   // Only a fresh load from the server counts here, not the coming and going of our own changes.
   $effect(() => {
-    const { stored } = data;
-    untrack(() => site.take(stored));
+    const fresh = data;
+    untrack(() => site.take(fresh));
   });
 
   const KEEPING = {

@@ -5,6 +5,7 @@ import {
   createRequest,
   createdSchema,
   editRequest,
+  openedSiteSchema,
   releaseRequest,
   releasedSchema,
   undoRequest,
@@ -27,6 +28,12 @@ export const siteOperations: readonly Operation[] = [
     request: projectFileSchema,
     response: createdSchema,
     status: '201',
+  },
+  {
+    path: '/api/v1/sites/{id}',
+    method: 'get',
+    summary: 'A site as it stands: its design, its releases, and units that have to be switched off',
+    response: openedSiteSchema,
   },
   {
     path: '/api/v1/sites/{id}/project',

@@ -4,7 +4,7 @@
   import { isClosed } from '$core/proving/gates/machine';
   import type { EntrySubject } from '$core/proving/entry';
   import { SIGNATURE } from '$core/proving/kinds/signature';
-  import { useLog } from '$lib/client/logState.svelte';
+  import { useLogOf } from '$lib/client/logState.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
   import GateMark from '$lib/ui/GateMark.svelte';
   import { GATE_NAME } from '$lib/ui/gateWords';
@@ -20,12 +20,7 @@
 
   let { data } = $props();
   const site = useSite();
-  const log = useLog();
-  untrack(() => log.take(data));
-  $effect(() => {
-    const fresh = data;
-    untrack(() => log.take(fresh));
-  });
+  const log = useLogOf(() => data);
   const design = $derived(log.current?.design);
   const proofs = $derived([...log.evidence.gates].map(([key, g]) => ({ key, ...g })));
   /** Opens at the first unit that is not on grid yet, and stays where the crew is when it comes on. */

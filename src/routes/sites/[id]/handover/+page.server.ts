@@ -1,13 +1,11 @@
 import { error } from '@sveltejs/kit';
-import { fieldData } from '$lib/server/pages';
-import { Problem } from '$lib/server/problem';
 import { inThread } from '$lib/server/heavy/pool';
+import { Problem } from '$lib/server/problem';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params, locals }) => {
+export const load: PageServerLoad = async ({ params }) => {
   try {
-    const parts = await inThread('handOverParts', { siteId: params.id });
-    return { ...(await fieldData(locals.context, params.id)), ...parts };
+    return await inThread('handOverParts', { siteId: params.id });
   } catch (cause) {
     if (cause instanceof Problem) error(cause.status, cause.detail);
     throw cause;

@@ -2,8 +2,7 @@
   import { fixed, formatQuantity } from '$core/kernel/quantity';
   import { OPEN_POINT } from '$core/proving/kinds/openPoint';
   import { invalidateAll } from '$app/navigation';
-  import { untrack } from 'svelte';
-  import { useLog } from '$lib/client/logState.svelte';
+  import { useLogOf } from '$lib/client/logState.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
   import EntryForm from '$lib/ui/record/EntryForm.svelte';
   import LogStatus from '$lib/ui/record/LogStatus.svelte';
@@ -14,12 +13,7 @@
 
   let { data } = $props();
   const site = useSite();
-  const log = useLog();
-  untrack(() => log.take(data));
-  $effect(() => {
-    const fresh = data;
-    untrack(() => log.take(fresh));
-  });
+  const log = useLogOf(() => data);
   const design = $derived(log.current?.design ?? site.design);
   const s = $derived(data.summary);
   const figures = $derived([

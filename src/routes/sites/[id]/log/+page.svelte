@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
   import { SvelteMap } from 'svelte/reactivity';
   import { fixed } from '$core/kernel/quantity';
   import { lineOf } from '$core/site/line';
@@ -10,7 +9,7 @@
   import { LIGHT_STANDS_MS } from '$core/proving/light';
   import { TOO_DARK_WM2, expectedReading } from '$core/proving/stringCauses';
   import { worstCheck } from '$core/kernel/check';
-  import { useLog } from '$lib/client/logState.svelte';
+  import { useLogOf } from '$lib/client/logState.svelte';
   import GateMark from '$lib/ui/GateMark.svelte';
   import MarginLedger from '$lib/ui/MarginLedger.svelte';
   import NotReleased from '$lib/ui/NotReleased.svelte';
@@ -23,12 +22,7 @@
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
 
   let { data } = $props();
-  const log = useLog();
-  untrack(() => log.take(data));
-  $effect(() => {
-    const fresh = data;
-    untrack(() => log.take(fresh));
-  });
+  const log = useLogOf(() => data);
   const design = $derived(log.current?.design);
   const GATES: readonly GateId[] = ['D-ID', 'D-POL', 'D-VOC', 'D-IR', 'D-ISC'];
   /** What is measured at a string, after its tag. */

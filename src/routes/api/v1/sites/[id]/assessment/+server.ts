@@ -1,6 +1,6 @@
 import { answer, written } from '$lib/server/api/answer';
-import { inThread } from '$lib/server/heavy/pool';
+import { assessment } from '$lib/server/heavy/assessments';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = ({ params, request }) =>
-  answer(async () => written(await inThread('assess', { siteId: params.id }, request.signal)));
+export const GET: RequestHandler = ({ params, request, locals }) =>
+  answer(async () => written(await assessment(locals.context, params.id, request.signal)));

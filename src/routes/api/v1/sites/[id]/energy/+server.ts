@@ -2,12 +2,12 @@ import { yearRequest } from '$lib/schemas/energy';
 import { answer, bodyJson } from '$lib/server/api/answer';
 import { parsed } from '$lib/server/problem';
 import { newestYear, writeYear } from '$lib/server/services/energy';
-import { loadDesign } from '$lib/server/services/designs';
+import { designHead } from '$lib/server/services/designs';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = ({ params, locals }) =>
   answer(async () => {
-    await loadDesign(locals.context, params.id);
+    await designHead(locals.context, params.id);
     return { newest: await newestYear(locals.context, params.id) };
   });
 

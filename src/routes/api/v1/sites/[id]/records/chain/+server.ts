@@ -1,10 +1,10 @@
 import { answer } from '$lib/server/api/answer';
-import { loadDesign } from '$lib/server/services/designs';
+import { designHead } from '$lib/server/services/designs';
 import { verifyRecord } from '$lib/server/services/records';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = ({ params, locals }) =>
   answer(async () => {
-    await loadDesign(locals.context, params.id);
+    await designHead(locals.context, params.id);
     return verifyRecord(locals.context, params.id);
   });

@@ -1,0 +1,32 @@
+import { lineOf } from '$core/site/line';
+import type { Context } from './context';
+import { designHead, designText } from './designs';
+import { readLogbook } from './records';
+import { listReleases } from './releases';
+import { logJson, siteLog } from './siteLogs';
+
+/**
+ * What screens open a site with, as JSON: it is large, most of it never changes, and so it is written once and not for everybody who asks.
+ */
+
+/** The design with where it stands, its releases, and which units have to be switched off. */
+export async function openedSite(context: Context, siteId: string): Promise<string> {
+  const { text, revision, canUndo } = await designText(context, siteId);
+  const [releases, { current, unreadable, evidence }] = await Promise.all([
+    listReleases(context, siteId),
+    readLogbook(context, siteId),
+  ]);
+  const tagOf = (unit: string) => (current ? lineOf(current.design).tag(unit) : unit);
+  const switchOff = evidence.switchOff.map(({ unit, why }) => ({ unit, tag: tagOf(unit), why }));
+  const rest = JSON.stringify({ siteId, revision, canUndo, releases, unreadable, switchOff });
+  return `{"design":${text},${rest.slice(1)}`;
+}
+
+/** The record: releases and entries, with the clock they are held against. What they prove is worked out where they are shown. */
+export async function openedRecord(context: Context, siteId: string): Promise<readonly Buffer[]> {
+  await designHead(context, siteId);
+  const { releases, entries } = logJson(await siteLog(siteId, context.db));
+  const text = (json: string) => Buffer.from(json);
+  const nowMs = context.now().getTime();
+  return [text(`{"nowMs":${nowMs},"releases":[`), ...releases, text('],"entries":['), ...entries, text(']}')];
+}

@@ -1,4 +1,0 @@
-import { redirect } from '@sveltejs/kit';
-import type { PageServerLoad } from './$types';
-
-export const load: PageServerLoad = ({ params }) => redirect(307, `/sites/${params.id}/survey`);

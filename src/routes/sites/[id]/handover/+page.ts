@@ -1,0 +1,7 @@
+import { openedRecord } from '$lib/client/open';
+import type { PageLoad } from './$types';
+
+export const load: PageLoad = async ({ params, fetch, data }) => ({
+  ...data,
+  ...(await openedRecord(params.id, fetch)),
+});
