@@ -76,7 +76,8 @@ function cannon(name, i, times, wrong) {
         url: at(i),
         connections: CONNECTIONS,
         duration: SECONDS,
-        timeout: 20,
+        // Longer than the server itself gives anything.
+        timeout: 40,
         requests: [{ setupRequest: (request) => ({ ...request, ...SORTS[name]() }) }],
       },
       (error, result) => (error ? reject(error) : resolve(result)),

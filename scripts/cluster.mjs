@@ -6,6 +6,8 @@ import { createServer } from 'node:net';
 import path from 'node:path';
 import { HBA, keysOf, newKeys, ownershipSql, roleNamed, rolesSql } from './roles.mjs';
 
+/** So long a server is asked to start again: after a kill -9 the orphans of the old one need a moment to let go of its memory, ms. */
+const START_MS = 5000;
 const isRoot = process.getuid?.() === 0;
 
 /** Folder of the newest PostgreSQL programs, or null. */
@@ -100,47 +102,38 @@ export function cluster(wantedFolder, port) {
     own(hba);
   }
 
+  const lock = path.join(folder, 'postmaster.pid');
+  /** Process id of the server, as its lock names it. */
+  const pid = () => Number(readFileSync(lock, 'utf8').split('\n')[0]);
+  /** Whether the lock names a server: not one that is gone, a zombie that nobody has reaped, or another program that has its number now. */
   function isRunning() {
     try {
-      run(bin, 'pg_ctl', ['-D', folder, 'status']);
-      return true;
+      const status = readFileSync(`/proc/${pid()}/status`, 'utf8');
+      return /^Name:\s+postgres$/m.test(status) && !/^State:\s+Z/m.test(status);
     } catch {
       return false;
     }
   }
 
-  /** After a kill -9 the lock of a server that is gone (or a zombie nobody has reaped) must not pass for a running one. */
-  function dropStaleLock() {
-    const lock = path.join(folder, 'postmaster.pid');
-    if (!existsSync(lock)) return;
-    const [pid] = readFileSync(lock, 'utf8').split('\n');
-    let state = 'gone';
-    try {
-      state = /^State:\s+(\w)/m.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 'gone';
-    } catch {
-      // no such process
-    }
-    if (state === 'gone' || state === 'Z') rmSync(lock, { force: true });
-  }
-
   function start() {
     create();
-    dropStaleLock();
-    if (isRunning()) {
+    // After a kill -9 it would pass for that of a running one.
+    if (!isRunning()) rmSync(lock, { force: true });
+    else {
       if (keys.read()) return false;
       // Of a time when it asked for no password.
       stop();
     }
     lockDoors();
     const options = `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories='${folder}' -c unix_socket_permissions=0700 -c max_connections=50`;
-    // After a kill -9 the orphans of the old server need a moment to notice and let go of its memory.
-    for (let tries = 1; ; tries++) {
+    const giveUpMs = Date.now() + START_MS;
+    for (;;) {
       try {
         run(bin, 'pg_ctl', ['-D', folder, '-l', log, '-w', '-t', '60', '-o', options, 'start'], { stdio: 'ignore' });
         break;
       } catch (cause) {
-        if (tries < 4) {
-          execFileSync('sleep', ['1']);
+        if (Date.now() < giveUpMs) {
+          execFileSync('sleep', ['0.2']);
           continue;
         }
         const tail = existsSync(log) ? execFileSync('tail', ['-n', '8', log], { encoding: 'utf8' }) : '';
@@ -178,7 +171,6 @@ export function cluster(wantedFolder, port) {
     isRunning,
     createDatabase,
     dropDatabase: (database) => psql(`drop database if exists ${database} with (force)`),
-    /** Process id of the server, to end it the hard way in a test. */
-    pid: () => Number(readFileSync(path.join(folder, 'postmaster.pid'), 'utf8').split('\n')[0]),
+    pid,
   };
 }

@@ -3,7 +3,7 @@ import { createStream } from 'rotating-file-stream';
 import { spawnServer, untilItAnswers } from './server.mjs';
 
 /** How often the database is looked at, and how long a web process that keeps dying is left alone, ms. */
-const LOOK_MS = 1000;
+const LOOK_MS = 250;
 const LEAST_WAIT_MS = 200;
 const MOST_WAIT_MS = 5000;
 /** A web process that lived this long begins with the least wait again, ms. */
@@ -41,7 +41,7 @@ export async function supervise({ pg, url, port, folder }) {
   const say = (event) => log.write(`${JSON.stringify({ level: 40, time: Date.now(), supervisor: event })}\n`);
   let web = null;
   let ending = false;
-  let waitMs = LEAST_WAIT_MS;
+  let waitMs = LEAST_WAIT_MS / 2;
 
   function startWeb() {
     const began = Date.now();
@@ -52,7 +52,12 @@ export async function supervise({ pg, url, port, folder }) {
       if (ending) return;
       waitMs = Date.now() - began > STEADY_MS ? LEAST_WAIT_MS : Math.min(2 * waitMs, MOST_WAIT_MS);
       say(`the web process ended (${signal ?? code}); it is started again in ${waitMs} ms`);
-      setTimeout(() => ending || startWeb(), waitMs);
+      setTimeout(() => {
+        if (ending) return;
+        // Without its database it would only end again.
+        lookAtDatabase();
+        startWeb();
+      }, waitMs);
     });
     return web;
   }
