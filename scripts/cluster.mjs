@@ -117,9 +117,10 @@ export function cluster(wantedFolder, port) {
 
   function start() {
     create();
-    // After a kill -9 it would pass for that of a running one.
-    if (!isRunning()) rmSync(lock, { force: true });
-    else {
+    if (!isRunning()) {
+      // After a kill -9 they would pass for those of a running one, for as long as nobody has reaped it.
+      for (const stale of [lock, path.join(folder, `.s.PGSQL.${port}.lock`)]) rmSync(stale, { force: true });
+    } else {
       if (keys.read()) return false;
       // Of a time when it asked for no password.
       stop();
