@@ -90,10 +90,14 @@ function cannon(name, i, times, wrong) {
   });
 }
 
-/** Watches the health of a process; `end` answers with the ms of every answer. */
+/** Watches the health of a process ten times a second; `end` answers with the ms of every answer. */
 function health(i) {
-  const worker = new Worker(new URL('health.mjs', import.meta.url), { workerData: `${at(i)}/healthz` });
+  const worker = new Worker(new URL('health.mjs', import.meta.url), {
+    workerData: { url: `${at(i)}/healthz`, everyMs: 100 },
+  });
+  const ready = once(worker, 'message');
   return {
+    ready,
     async end() {
       worker.postMessage('end');
       const [times] = await once(worker, 'message');
@@ -120,6 +124,7 @@ try {
   const times = Object.fromEntries(NAMES.map((n) => [n, []]));
   const wrong = Object.fromEntries(NAMES.map((n) => [n, []]));
   const wells = [0, 1].map(health);
+  await Promise.all(wells.map((w) => w.ready));
   const own = monitorEventLoopDelay({ resolution: 5 });
   own.enable();
   let early = 0;

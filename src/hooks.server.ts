@@ -4,9 +4,11 @@ import { hasItsShape } from '$lib/server/db/client';
 import { loadDemo } from '$lib/server/demo';
 import { drained } from '$lib/server/body';
 import { refusedAtDoor } from '$lib/server/guard';
+import { inThread } from '$lib/server/heavy/pool';
 import { inOrder } from '$lib/server/inOrder';
 import { log, reported } from '$lib/server/log';
-import { localContext } from '$lib/server/services/context';
+import { localContext, summedHere } from '$lib/server/services/context';
+import type { Context } from '$lib/server/services/context';
 import { Problem, RETRY_AFTER_S, problemIn } from '$lib/server/problem';
 
 export const init: ServerInit = async () => {
@@ -19,7 +21,7 @@ export const init: ServerInit = async () => {
 export const handle: Handle = async ({ event, resolve }) => {
   const refused = refusedAtDoor(event.request);
   if (refused) return onceDrained(event.request, refused.response());
-  event.locals.context = localContext();
+  event.locals.context = { ...localContext(), summed: summedApart };
   const started = performance.now();
   const work = async () => resolve(event);
   // Whoever asks whether the process is well hears it, however much it has to do.
@@ -34,6 +36,10 @@ export const handle: Handle = async ({ event, resolve }) => {
   });
   return response;
 };
+
+/** In a thread, unless there is no room. */
+const summedApart: Context['summed'] = (siteId, stored) =>
+  inThread('summarise', { siteId }).catch(() => summedHere(siteId, stored));
 
 /** An answer once its request has been taken in; where it is too large for that the connection ends with the answer. */
 async function onceDrained(request: Request, response: Response): Promise<Response> {

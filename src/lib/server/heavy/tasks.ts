@@ -6,13 +6,14 @@ import { CALCULATIONS } from '../api/calculations';
 import { connect } from '../db/client';
 import type { PlainProblem } from '../problem';
 import { orProblem, parsed, problemIn } from '../problem';
-import type { Context } from '../services/context';
-import { localContext } from '../services/context';
+import type { Context, Summed } from '../services/context';
+import { localContext, summedHere } from '../services/context';
 import { handOver } from '../services/handOver';
-import { loadDesign } from '../services/designs';
+import { designHead, loadDesign } from '../services/designs';
+import { verifyRecord } from '../services/records';
 import { releaseCost } from '../services/releases';
-import { importProject, readProject } from '../services/projectFile';
-import { listAsXlsx, readList, refusedList } from '../services/stringList';
+import { exportProject, importProject, readProject } from '../services/projectFile';
+import { listAsCsv, listAsXlsx, readList, refusedList } from '../services/stringList';
 
 /** Long work of the server, each call in a thread of its own that may be ended: nobody else waits for it. */
 
@@ -59,8 +60,21 @@ export const readStringList = ({ siteId, body }: { siteId: string; body: Uint8Ar
     return JSON.stringify({ strings });
   });
 
-export const writeStringList = ({ siteId }: { siteId: string }): Promise<Outcome<Uint8Array>> =>
-  outcome(async () => listAsXlsx((await loadDesign(context(), siteId)).design));
+/** The string list as a file, with the name of its site. */
+export const writeStringList = ({ siteId, as }: { siteId: string; as: 'csv' | 'xlsx' }) =>
+  outcome(async () => {
+    const { design } = await loadDesign(context(), siteId);
+    return { site: design.survey.name, body: as === 'csv' ? listAsCsv(design) : await listAsXlsx(design) };
+  });
+
+export const giveProject = ({ siteId }: { siteId: string }): Promise<Outcome<Uint8Array<ArrayBuffer>>> =>
+  outcome(async () => Buffer.from(JSON.stringify(await exportProject(context(), siteId))));
+
+export const checkChain = ({ siteId }: { siteId: string }) =>
+  outcome(async () => {
+    await designHead(context(), siteId);
+    return verifyRecord(context(), siteId);
+  });
 
 export const takeProject = ({ body }: { body: Uint8Array }): Promise<Outcome<string>> =>
   outcome(() => importProject(context(), readProject(textOf(body))));
@@ -70,6 +84,9 @@ export const assess = ({ siteId }: { siteId: string }): Promise<Outcome<Assessed
     const { design, revision } = await loadDesign(context(), siteId);
     return { revision, json: Buffer.from(JSON.stringify(assessSite(design))) };
   });
+
+export const summarise = ({ siteId }: { siteId: string }): Promise<Outcome<Summed>> =>
+  outcome(async () => summedHere(siteId, await loadDesign(context(), siteId)));
 
 export const costOfRelease = ({ siteId }: { siteId: string }): Promise<Outcome<string>> =>
   outcome(async () => JSON.stringify(await releaseCost(context(), siteId)));

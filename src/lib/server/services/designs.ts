@@ -78,7 +78,7 @@ export async function createSite(context: Context, name: string): Promise<string
   const design = parsed(siteDesignSchema, emptyDesign(name), 'The new site');
   const siteId = uuidv7();
   await context.db.transaction((tx) => insertDesign(tx, siteId, design));
-  summaryLater(context, siteId, design, 1);
+  summaryLater(context, siteId, { design, revision: 1 });
   return siteId;
 }
 
@@ -114,7 +114,7 @@ function checked(before: SiteDesign, after: SiteDesign): SiteDesign {
 /** Once the database has taken a change: kept at hand, and summed up for the list when nobody waits. */
 function settled(context: Context, siteId: string, revision: number, design: SiteDesign): void {
   cache.keep(siteId, revision, design);
-  summaryLater(context, siteId, design, revision);
+  summaryLater(context, siteId, { design, revision });
 }
 
 /** A change that was made: what it was answered, and the design that is stored now where it is a new one. */

@@ -117,7 +117,7 @@ export async function importProject(context: Context, file: ProjectFile): Promis
     await appendEntries(tx, siteId, { count: 0, hash: null }, correctedFirst(file.records));
     return siteId;
   });
-  summaryLater(context, id, file.design, file.revision);
+  summaryLater(context, id, file);
   return id;
 }
 

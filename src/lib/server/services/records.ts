@@ -30,7 +30,7 @@ export interface Logbook {
 /** All releases and entries of a site, with what they prove together now. */
 export async function readLogbook(context: Context, siteId: string): Promise<Logbook> {
   const log = await siteLog(siteId, context.db);
-  return { ...log, current: log.releases.at(-1) ?? null, evidence: provedBy(log, context.now().getTime()) };
+  return { ...log, current: log.releases.at(-1) ?? null, evidence: await provedBy(log, context.now) };
 }
 
 export interface Added {
@@ -55,9 +55,9 @@ export async function addRecord(context: Context, siteId: string, input: unknown
   return siteTransaction(context.db, siteId, async (tx) => {
     const head = await holdChain(tx, siteId);
     const log = await siteLog(siteId, tx);
-    // Read when nothing is waited for any more: what a clock proved that is ahead of this one could not be gone on from.
-    const nowMs = context.now().getTime();
-    const before = provedBy(log, nowMs);
+    const before = await provedBy(log, context.now);
+    // From here on nothing is waited for: what a later moment proved could not be gone on from.
+    const nowMs = Math.max(before.nowMs, context.now().getTime());
     const twin = before.entry(record.id);
     if (twin && isDeepStrictEqual(twin, record)) return said(before, record, true, before.notes.get(record.id) ?? null);
     if (twin)

@@ -60,8 +60,8 @@ export async function releaseDesign(context: Context, siteId: string, revision: 
 /** Proofs that a release of the design as it stands would cost. */
 export async function releaseCost(context: Context, siteId: string): Promise<readonly Cost[]> {
   const [stored, log] = await Promise.all([loadDesign(context, siteId), siteLog(siteId, context.db)]);
-  const nowMs = context.now().getTime();
-  return costOf(log, stored.design, nowMs, provedBy(log, nowMs));
+  const before = await provedBy(log, context.now);
+  return costOf(log, stored.design, Math.max(before.nowMs, context.now().getTime()), before);
 }
 
 /** Letters of a site with who released them, oldest first, without the frozen designs. */

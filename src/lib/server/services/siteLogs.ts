@@ -1,5 +1,6 @@
 import { and, asc, eq, gt, sql } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
+import { setImmediate as nextTurn } from 'node:timers/promises';
 import { openDesign } from '$core/design/edition';
 import type { SiteDesign } from '$core/design';
 import type { Entry } from '$core/proving/entry';
@@ -46,28 +47,38 @@ const FROZEN = new WeakMap<ReleasedDesign, Buffer>();
 /** All releases and entries of a site. */
 export async function siteLog(siteId: string, tx: Tx | Db): Promise<ReleasedLog> {
   const was = KNOWN.get(siteId) ?? { releases: [], unreadable: [], entries: [], seq: 0 };
-  const ofSite = and(eq(siteRecord.siteId, siteId), gt(siteRecord.seq, was.seq));
   const {
     rows: [news],
   } = await tx.execute<{ releases: number; more: boolean }>(sql`
     select (select count(*)::int from ${release} where ${eq(release.siteId, siteId)}) as releases,
-      exists (select 1 from ${siteRecord} where ${ofSite}) as more`);
+      exists (select 1 from ${siteRecord} where ${after(siteId, was.seq)}) as more`);
   const same = news?.releases === was.releases.length + was.unreadable.length;
   if (!news?.more && same) return was;
-  const rows = news?.more
-    ? await tx
-        .select({ seq: siteRecord.seq, body: siteRecord.body })
-        .from(siteRecord)
-        .where(ofSite)
-        .orderBy(asc(siteRecord.seq))
-    : [];
   const { releases, unreadable } = same ? was : await readReleases(siteId, tx);
-  const entries = rows.length ? [...was.entries, ...rows.map((r) => openEntry(r.body))] : was.entries;
-  const longer = { releases, unreadable, entries, seq: rows.at(-1)?.seq ?? was.seq };
+  const longer = { releases, unreadable, ...(news?.more ? await readEntries(siteId, tx, was) : was) };
   carry(PROVED, was, longer);
   carry(WRITTEN, was, longer);
   KNOWN.set(siteId, longer);
   return longer;
+}
+
+const after = (siteId: string, seq: number) => and(eq(siteRecord.siteId, siteId), gt(siteRecord.seq, seq));
+
+/** What was added since, read in slices. */
+async function readEntries(siteId: string, tx: Tx | Db, was: Known): Promise<Pick<Known, 'entries' | 'seq'>> {
+  const entries = [...was.entries];
+  let { seq } = was;
+  for (;;) {
+    const rows = await tx
+      .select({ seq: siteRecord.seq, body: siteRecord.body })
+      .from(siteRecord)
+      .where(after(siteId, seq))
+      .orderBy(asc(siteRecord.seq))
+      .limit(SLICE);
+    for (const { body } of rows) entries.push(openEntry(body));
+    seq = rows.at(-1)?.seq ?? seq;
+    if (rows.length < SLICE) return { entries, seq };
+  }
 }
 
 function carry<T>(known: WeakMap<ReleasedLog, T>, from: ReleasedLog, to: ReleasedLog): void {
@@ -141,11 +152,28 @@ function readable(design: unknown): SiteDesign | null {
   }
 }
 
-/** What a site's record proves now: worked out once for a log, from what it proved when it was shorter or a day of the site had not ended. */
-export function provedBy(own: ReleasedLog, nowMs: number): Evidence {
+/** So many entries are read, or worked through, before others are heard. */
+const SLICE = 300;
+
+/**
+ * What a site's record proves now: worked out once for a log, from what it proved when it was shorter or a day of the site had not ended. A long
+ * one that nobody asked for yet is worked through in slices. Returned with the moment it is held against, at which nothing is waited for any more.
+ */
+export async function provedBy(own: ReleasedLog, now: () => Date): Promise<Evidence> {
+  for (;;) {
+    const known = PROVED.get(own);
+    const done = known && sameReleases(known.log, own) ? known.log.entries.length : 0;
+    if (own.entries.length - done <= SLICE) break;
+    PROVED.set(own, evidence({ ...own, entries: own.entries.slice(0, done + SLICE) }, now().getTime(), known));
+    await nextTurn();
+  }
   const known = PROVED.get(own);
+  const nowMs = now().getTime();
   if (known?.log === own && nowMs < known.untilMs && nowMs >= known.nowMs) return known;
   const made = evidence(own, nowMs, known);
   PROVED.set(own, made);
   return made;
 }
+
+const sameReleases = (a: SiteLog, b: SiteLog): boolean =>
+  a.releases.length === b.releases.length && a.releases.every((r, i) => r === b.releases[i]);

@@ -1,15 +1,14 @@
 import { and, eq, or, sql } from 'drizzle-orm';
-import type { SiteDesign } from '$core/design';
 import { RULES_VERSION } from '$core/design';
 import { readDesign } from '../db/designStore';
 import { site } from '../db/schema';
 import type { SiteSummary } from '../db/summary';
-import { summaryOf } from '../db/summary';
 import { log, withoutValues } from '../log';
-import type { Context } from './context';
+import type { AtRevision, Context } from './context';
 
-/** Keeps a summary, unless the design has moved on meanwhile. */
-async function keep({ db }: Context, siteId: string, revision: number, summary: SiteSummary): Promise<void> {
+/** Sums a site up and keeps it, unless the design has moved on meanwhile. */
+async function sumUp({ db, summed }: Context, siteId: string, stored: AtRevision): Promise<void> {
+  const { revision, summary } = await summed(siteId, stored);
   await db
     .update(site)
     .set({ summary, summaryRevision: revision, summaryRules: RULES_VERSION })
@@ -21,11 +20,11 @@ const REST_MS = 400;
 const waiting = new Map<string, NodeJS.Timeout>();
 
 /** Sums a design up outside the change that made it: nobody waits, and what fails here is made again when the list is read. */
-export function summaryLater(context: Context, siteId: string, design: SiteDesign, revision: number): void {
+export function summaryLater(context: Context, siteId: string, stored: AtRevision): void {
   clearTimeout(waiting.get(siteId));
   const timer = setTimeout(() => {
     waiting.delete(siteId);
-    keep(context, siteId, revision, summaryOf(siteId, design)).catch((cause: unknown) =>
+    sumUp(context, siteId, stored).catch((cause: unknown) =>
       log.warn({ siteId, error: withoutValues(cause) }, 'summary not kept; the list makes it again'),
     );
   }, REST_MS);
@@ -46,7 +45,7 @@ export async function freshSummaries(context: Context): Promise<Map<string, Site
     );
   for (const { id } of stale) {
     const stored = await readDesign(db, id);
-    if (stored) await keep(context, id, stored.revision, summaryOf(id, stored.design));
+    if (stored) await sumUp(context, id, stored);
   }
   const rows = await db.select({ id: site.id, summary: site.summary }).from(site);
   return new Map(rows.flatMap(({ id, summary }) => (summary ? [[id, summary] as const] : [])));

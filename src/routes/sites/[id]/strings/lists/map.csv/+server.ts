@@ -1,14 +1,9 @@
 import { download, fileName } from '$lib/server/download';
-import { loadDesign } from '$lib/server/services/designs';
-import { listAsCsv } from '$lib/server/services/stringList';
+import { inThread } from '$lib/server/heavy/pool';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = ({ params, locals }) =>
+export const GET: RequestHandler = ({ params, request }) =>
   download(async () => {
-    const { design } = await loadDesign(locals.context, params.id);
-    return {
-      name: `${fileName(design.survey.name)}-strings.csv`,
-      type: 'text/csv; charset=utf-8',
-      body: listAsCsv(design),
-    };
+    const { site, body } = await inThread('writeStringList', { siteId: params.id, as: 'csv' }, request.signal);
+    return { name: `${fileName(site)}-strings.csv`, type: 'text/csv; charset=utf-8', body };
   });

@@ -1,14 +1,13 @@
 import { download, fileName } from '$lib/server/download';
 import { inThread } from '$lib/server/heavy/pool';
-import { loadDesign } from '$lib/server/services/designs';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = ({ params, request, locals }) =>
+export const GET: RequestHandler = ({ params, request }) =>
   download(async () => {
-    const { design } = await loadDesign(locals.context, params.id);
+    const { site, body } = await inThread('writeStringList', { siteId: params.id, as: 'xlsx' }, request.signal);
     return {
-      name: `${fileName(design.survey.name)}-strings.xlsx`,
+      name: `${fileName(site)}-strings.xlsx`,
       type: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-      body: await inThread('writeStringList', { siteId: params.id }, request.signal),
+      body,
     };
   });
