@@ -24,6 +24,8 @@ const threads = (): Piscina =>
     maxThreads: Math.max(1, availableParallelism() - 1),
     maxQueue: QUEUE_MOST,
     idleTimeout: IDLE_MS,
+    // A thread that waits for work hears meanwhile when its connection to the database ends.
+    atomics: 'disabled',
     resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
   }));
 

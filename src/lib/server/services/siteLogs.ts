@@ -55,7 +55,8 @@ export async function siteLog(siteId: string, tx: Tx | Db): Promise<ReleasedLog>
   const same = news?.releases === was.releases.length + was.unreadable.length;
   if (!news?.more && same) return was;
   const { releases, unreadable } = same ? was : await readReleases(siteId, tx);
-  const longer = { releases, unreadable, ...(news?.more ? await readEntries(siteId, tx, was) : was) };
+  const { entries, seq } = news?.more ? await readEntries(siteId, tx, was) : was;
+  const longer = { releases, unreadable, entries, seq };
   carry(PROVED, was, longer);
   carry(WRITTEN, was, longer);
   KNOWN.set(siteId, longer);
