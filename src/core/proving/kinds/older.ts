@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SAYS_NOTHING, kind } from '../kind';
 
-const values = z.object({ kind: z.string(), said: z.string().max(2000) });
+const values = z.object({ kind: z.string().max(60), said: z.string().max(2000) });
 
 /** An entry as an older program wrote it: it stays readable and proves nothing, for what it rests on was not written down then. */
 export const OLDER = kind({
