@@ -30,8 +30,8 @@ export interface ReleasedLog extends SiteLog {
 interface Known extends ReleasedLog {
   readonly seq: number;
 }
-/** So many entries, with a release counted as fifty, are kept: some 200 MB. */
-const MOST_ENTRIES = 100_000;
+/** So many entries, with a release counted as fifty, are kept with what they prove: some 250 MB. */
+const MOST_ENTRIES = 50_000;
 /** Logs read last: releases are frozen and entries only added, so only what is newer has to be read. */
 const KNOWN = new LRUCache<string, Known>({
   maxSize: MOST_ENTRIES,
