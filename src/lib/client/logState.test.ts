@@ -32,7 +32,7 @@ function server(answer: (entry: Entry) => Response | 'silent' = () => Response.j
   const taken: Entry[] = [];
   vi.stubGlobal('fetch', async (path: string, init?: { body: string }) => {
     if (path === '/api/v1/clock') return Response.json({ nowMs: Date.now() + aheadMs });
-    if (!init) return Response.json({ releases, entries: taken });
+    if (!init) return Response.json({ nowMs: Date.now() + aheadMs, releases, entries: taken });
     const entry = JSON.parse(init.body) as Entry;
     const said = answer(entry);
     if (said === 'silent') throw new TypeError('network');
@@ -145,5 +145,30 @@ describe('the record on a device', () => {
     vi.setSystemTime(Date.parse('2026-05-04T22:00:01Z'));
     log.tick();
     expect(log.evidence.closed('S-SAFE', 'site')).toBe(false);
+  });
+  it('goes on with what it knows where nobody answers for the record, says so, and hears of others when somebody does', async () => {
+    const taken = server();
+    const log = await open();
+    expect([log.silent, log.readAtMs === null]).toEqual([false, false]);
+    await log.add(safe);
+    const answering = globalThis.fetch;
+    for (const silence of [() => Promise.reject(new TypeError('network')), () => Response.json({}, { status: 503 })]) {
+      vi.stubGlobal('fetch', silence);
+      await log.refresh();
+      expect([log.silent, log.evidence.closed('S-SAFE', 'site')]).toEqual([true, true]);
+      log.take(null);
+      expect([log.silent, log.evidence.closed('S-SAFE', 'site')]).toEqual([true, true]);
+    }
+    vi.stubGlobal('fetch', answering);
+    const crew = new Crew(design);
+    taken.push(crew.tick('S-DOC', 'site', 'pass', { device: { id: 'p2' } }));
+    await log.refresh();
+    expect([log.silent, log.evidence.closed('S-DOC', 'site')]).toEqual([false, true]);
+  });
+  it('that was never read knows nothing, and says that it was not', () => {
+    server();
+    const log = new LogState('s');
+    log.take(null);
+    expect([log.silent, log.readAtMs, log.current]).toEqual([true, null, null]);
   });
 });
