@@ -7,8 +7,14 @@ export default defineConfig({
   worker: { format: 'es' },
   build: {
     rolldownOptions: {
-      // Forms need Zod's adapter alone; those of other schema libraries would add 600 kB to every page with a form.
-      treeshake: { moduleSideEffects: [{ test: /sveltekit-superforms\/dist\/adapters\//, sideEffects: false }] },
+      // Forms need Zod's adapter alone; those of other schema libraries would add 600 kB to every page with a form. Components that nobody
+      // names stay out, though their package's index, by which its own parts know each other, names them all.
+      treeshake: {
+        moduleSideEffects: [
+          { test: /sveltekit-superforms\/dist\/adapters\//, sideEffects: false },
+          { test: /flowbite-svelte\/dist\//, sideEffects: false },
+        ],
+      },
     },
   },
   test: {

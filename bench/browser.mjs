@@ -1,4 +1,5 @@
-// In Chromium: moving a tag on a site of 60 inverters, and the page's thread while a layout of 2000 strings is searched.
+// In Chromium: the script that each stage loads first, moving a tag on a site of 60 inverters, scrolling a board of 2000 strings and a yard of 500 sites,
+// and the page's thread while a layout of 2000 strings is searched.
 // Prints lines like bench/run.mjs, which calls it.
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from '../scripts/browser.mjs';
@@ -6,11 +7,29 @@ import { ensureBuilt } from '../scripts/build.mjs';
 import { freePort } from '../scripts/cluster.mjs';
 import { startServer } from '../scripts/server.mjs';
 import { testCluster } from '../scripts/testDatabase.mjs';
+import { gzipSync } from 'node:zlib';
 import { withModule } from '../scripts/viteNode.mjs';
 
 const line = (...cells) => console.log(cells.join('\t'));
 const digits = (x) => String(Number(x.toPrecision(4)));
 const MOVES = 15;
+const SITES = 500;
+const SCRIPT_MOST_KB = 170;
+const TASK_MOST_MS = 50;
+const STAGES = [
+  ...[
+    'survey',
+    'strings',
+    'strings/curves',
+    'strings/year',
+    'strings/lists',
+    'ac',
+    'links',
+    'log',
+    'energise',
+    'handover',
+  ],
+];
 
 const designs = await withModule('/bench/site.ts', async ({ bigSite }) => {
   const big = bigSite();
@@ -44,9 +63,48 @@ async function imported(design) {
   return (await answer.json()).siteId;
 }
 
+/** What a first visit to an address loads of script, kB as gzip packs it. */
+async function scriptKb(path) {
+  const context = await browser.newContext();
+  const page = await context.newPage();
+  const bodies = [];
+  page.on('response', (r) => {
+    if (r.url().startsWith(base) && /\.js($|\?)/.test(r.url())) bodies.push(r.body().catch(() => Buffer.alloc(0)));
+  });
+  await page.goto(`${base}${path}`);
+  await page.waitForLoadState('networkidle');
+  const packed = (await Promise.all(bodies)).reduce((sum, body) => sum + gzipSync(body, { level: 9 }).length, 0);
+  await context.close();
+  return packed / 1000;
+}
+
+/** The longest task of the page while it is scrolled from top to end and back, ms. */
+const longestWhileScrolling = (page) =>
+  page.evaluate(async () => {
+    const found = [];
+    const observer = new PerformanceObserver((list) => found.push(...list.getEntries().map((e) => e.duration)));
+    observer.observe({ type: 'longtask' });
+    const frame = () => new Promise((done) => requestAnimationFrame(done));
+    const end = document.documentElement.scrollHeight;
+    for (const direction of [1, -1])
+      for (let at = 0; at < end; at += 120) {
+        window.scrollBy(0, 120 * direction);
+        await frame();
+      }
+    await new Promise((done) => setTimeout(done, 300));
+    observer.disconnect();
+    return found.length ? Math.max(...found) : 0;
+  });
+const limited = (what, value, unit, most) =>
+  line(`browser.${what}`, digits(value), unit, `limit of ${most} ${unit}`, digits(value / most));
+
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  await page.goto(`${base}/sites/${await imported(designs.big)}/strings`);
+  const bigId = await imported(designs.big);
+  for (const stage of STAGES)
+    limited(`first load of ${stage}, script`, await scriptKb(`/sites/${bigId}/${stage}`), 'kB', SCRIPT_MOST_KB);
+  limited('first load of the yard, script', await scriptKb('/'), 'kB', SCRIPT_MOST_KB);
+  await page.goto(`${base}/sites/${bigId}/strings`);
   await page.waitForLoadState('networkidle');
   // Pick a tag up and hang it on another peg, by keyboard events sent inside the page; from the key to the next painted frame.
   const moves = await page.evaluate(async (count) => {
@@ -78,6 +136,8 @@ try {
   await page.goto(`${base}/sites/${await imported(designs.roofs)}/strings`);
   await page.waitForLoadState('networkidle');
   await page.waitForTimeout(1000);
+  const ofBoard = await longestWhileScrolling(page);
+  limited('longest task while a board of 2000 strings scrolls', ofBoard, 'ms', TASK_MOST_MS);
   const longest = await page.evaluate(async () => {
     const found = [];
     new PerformanceObserver((list) => found.push(...list.getEntries().map((e) => e.duration))).observe({
@@ -98,6 +158,26 @@ try {
     'limit of 50 ms',
     digits(longest / 50),
   );
+
+  for (let n = 0; n < SITES; n += 10)
+    await Promise.all(
+      Array.from({ length: 10 }, (_, k) =>
+        fetch(`${base}/api/v1/sites`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ name: `Site ${n + k}` }),
+        }),
+      ),
+    );
+  await page.goto(base);
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(1000);
+  for (const as of ['Table', 'Cards']) {
+    await page.getByRole('button', { name: as }).click();
+    await page.waitForTimeout(1000);
+    const ofYard = await longestWhileScrolling(page);
+    limited(`longest task while a yard of ${SITES} sites scrolls, ${as.toLowerCase()}`, ofYard, 'ms', TASK_MOST_MS);
+  }
 } finally {
   await browser.close();
   server.kill('SIGKILL');

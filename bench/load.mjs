@@ -127,12 +127,14 @@ try {
   await Promise.all(wells.map((w) => w.ready));
   const own = monitorEventLoopDelay({ resolution: 5 });
   own.enable();
-  let early = 0;
-  const sample = setTimeout(() => (early = servers.reduce((s, c) => s + rssMb(c), 0)), (SECONDS * 1000) / 3);
+  const memory = () => servers.reduce((s, c) => s + rssMb(c), 0);
+  const thirds = [];
+  const sample = setInterval(() => thirds.push(memory()), (SECONDS * 1000) / 3);
   await Promise.all(NAMES.flatMap((name) => [0, 1].map((i) => cannon(name, i, times[name], wrong[name]))));
-  clearTimeout(sample);
+  clearInterval(sample);
   const asked = (await Promise.all(wells.map((w) => w.end()))).flat();
-  const late = servers.reduce((s, c) => s + rssMb(c), 0);
+  const [third, twoThirds] = thirds;
+  const late = memory();
   const noop = atShare(times['no-op'], 0.95);
   for (const name of NAMES) {
     const p95 = atShare(times[name], 0.95);
@@ -161,7 +163,8 @@ try {
     'longest, ms',
     digits(Math.max(...asked)),
   );
-  line('load.memory of both processes', digits(late), 'MB', 'at a third of the run', digits(late / early));
+  line('load.memory of both processes', digits(late), 'MB', 'at a third of the run', digits(late / third));
+  line('load.memory of both processes', digits(late), 'MB', 'at two thirds of the run', digits(late / twoThirds));
   line('load.delay of the measuring process itself, p99', digits(own.percentile(99) / 1e6), 'ms', 'itself', '1');
 } finally {
   servers.forEach((s) => s.kill('SIGKILL'));

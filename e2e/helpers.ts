@@ -35,12 +35,13 @@ export async function turnTime(page: Page, minutesAgo = 20): Promise<void> {
 
 /** Name, role, licence and the company's instruments, as taken once on a device. */
 export async function signOn(page: Page, name = 'Rosa Vahl', role = 'electrician'): Promise<void> {
+  await page.getByRole('button', { name: 'Sign on', exact: true }).click();
   await page.getByLabel('Name', { exact: true }).fill(name);
   await page.getByLabel('Role').selectOption(role);
   if (role === 'electrician') await page.getByLabel('Licence valid until').fill('2099-12-31');
   await page.getByRole('button', { name: 'Take all' }).click();
   await page.getByRole('button', { name: 'Keep on this device' }).click();
-  await expect(page.locator('summary').filter({ hasText: name })).toBeVisible();
+  await expect(page.getByRole('button', { name: `Signed on: ${name}` })).toBeVisible();
 }
 
 /** Types into number and text fields of a form by their label, and picks from selects. */

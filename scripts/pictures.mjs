@@ -15,8 +15,8 @@ const PHONE = { width: 390, height: 844 };
 const VIEWS = [
   ['yard', '/', WIDE],
   ['survey', `${DEMO_SITE}/survey`, WIDE],
-  ['strings', `${DEMO_SITE}/strings`, WIDE],
-  ['peg-board', `${DEMO_SITE}/strings`, WIDE, (page) => toTop(page.getByRole('heading', { name: 'Peg board' }))],
+  ['strings', `${DEMO_SITE}/strings`, WIDE, (page) => page.getByRole('button', { name: 'Scale' }).click()],
+  ['peg-board', `${DEMO_SITE}/strings`, WIDE],
   ['curves', `${DEMO_SITE}/strings/curves`, WIDE],
   [
     'year',

@@ -1,9 +1,15 @@
 // The built application as a process of its own.
 import { spawn } from 'node:child_process';
 
+/**
+ * Memory of a web process. A request's objects outlive a small young generation and are left in the old one, which then grows with the load and not with what is
+ * kept: room for them, and a most for the whole, MB.
+ */
+const MEMORY = ['--max-semi-space-size=32', '--max-old-space-size=768'];
+
 /** Starts a web process. `stdio`: of its output. With a channel to this process it ends when this one does. */
 export function spawnServer({ url, port, demo = true, stdio = 'ignore', channel = false, env = {} }) {
-  return spawn('node', ['scripts/web.mjs'], {
+  return spawn('node', [...MEMORY, 'scripts/web.mjs'], {
     stdio: ['ignore', stdio, stdio === 'pipe' ? 'pipe' : 'inherit', ...(channel ? ['ipc'] : [])],
     env: {
       ...process.env,
@@ -14,6 +20,8 @@ export function spawnServer({ url, port, demo = true, stdio = 'ignore', channel 
       ORIGIN: `http://127.0.0.1:${port}`,
       YARD_DEMO: demo ? '1' : '0',
       BODY_SIZE_LIMIT: '25M',
+      // Threads share few pools of memory, else each keeps what it once needed.
+      MALLOC_ARENA_MAX: '2',
       ...env,
     },
   });

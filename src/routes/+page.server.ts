@@ -1,4 +1,4 @@
-import { listSites } from '$lib/server/services/designs';
+import { listSites } from '$lib/server/services/yard';
 import { sitesToSwitchOff } from '$lib/server/services/records';
 import type { PageServerLoad } from './$types';
 

@@ -26,6 +26,16 @@ const edit = editOn<AcDesign>();
 
 /** What may be changed on the AC side. */
 export const acEdits = [
-  edit('run', { run: acRunSchema }, (d, { run }) => withRun(d, run)),
-  edit('suggest-run', { inverterId: partId }, (d, { inverterId }) => withSuggestedRun(d, inverterId)),
+  edit(
+    'run',
+    { run: acRunSchema },
+    (d, { run }) => `the run of ${lineOf(d).tag(run.inverterId)}`,
+    (d, { run }) => withRun(d, run),
+  ),
+  edit(
+    'suggest-run',
+    { inverterId: partId },
+    (d, { inverterId }) => `the size of the run of ${lineOf(d).tag(inverterId)}`,
+    (d, { inverterId }) => withSuggestedRun(d, inverterId),
+  ),
 ] as const;

@@ -27,6 +27,7 @@ interface KnownEdit {
   readonly kind: string;
   readonly schema: z.ZodObject;
   readonly apply: (design: SiteDesign, edit: DesignEdit) => SiteDesign;
+  readonly what: (design: SiteDesign, edit: DesignEdit) => string;
 }
 const EDITS = new Map(
   ([baseEdits, ...DISCIPLINES.map((d) => d.edits)].flat() as unknown as KnownEdit[]).map((e) => [e.kind, e]),
@@ -76,6 +77,10 @@ export function applyEdit(design: SiteDesign, edit: DesignEdit): SiteDesign {
   if (!found) throw new RangeError(`edit.kind must be a registered edit (got ${String(edit.kind)})`);
   return followed(design, found.apply(design, edit));
 }
+
+/** What an edit changes, as people are told what an undo takes back. */
+export const editWords = (design: SiteDesign, edit: DesignEdit): string =>
+  EDITS.get(edit.kind)?.what(design, edit) ?? edit.kind;
 
 /** Every key of the document with its schema. */
 export const designShape = Object.assign({}, baseShape, ...DISCIPLINES.map((d) => d.shape)) as Shape;

@@ -54,7 +54,16 @@ export const checkSchema = z
     limit: z.number().nullable(),
     unit: z.string(),
     margin: z.number().nullable().meta({ unit: '%', description: 'Per cent of the limit left; negative is past it' }),
+    reserve: z.number().optional().meta({
+      unit: '%',
+      description: 'Per cent of the limit that are wanted in hand: a margin under it is tight. Absent where none is',
+    }),
     verdict: verdictSchema,
+    missing: z
+      .array(z.string())
+      .readonly()
+      .optional()
+      .meta({ description: 'Of an unknown one: the inputs it lacks, by the names the forms use' }),
     basis: basisSchema,
     working: z
       .array(z.string())

@@ -10,23 +10,27 @@ import type { ListedRule } from './rule';
 export type Shape = Readonly<Record<string, z.ZodType>>;
 export type PartOf<P extends Shape> = { readonly [K in keyof P]: z.output<P[K]> };
 
-/** One kind of change: its schema and what it does to base and own part. */
+/** One kind of change: its schema, what it does to base and own part, and how it is called. */
 export interface Edit<D, K extends string, F extends z.ZodRawShape> {
   readonly kind: K;
   readonly schema: z.ZodObject<F & { kind: z.ZodLiteral<K> }>;
   readonly apply: (design: D, edit: z.output<z.ZodObject<F & { kind: z.ZodLiteral<K> }>>) => D;
+  /** What it changes, in words that stand after "Undo" as well, as `the run of INV-03`; read off the design before it. */
+  readonly what: (design: D, edit: z.output<z.ZodObject<F & { kind: z.ZodLiteral<K> }>>) => string;
 }
 
-/** `editOn<Design>()('kind', { field: schema }, (design, edit) => changed)`: the design's type is said, the fields are inferred. */
+/** `editOn<Design>()('kind', { field: schema }, words, (design, edit) => changed)`: the design's type is said, the fields are inferred. */
 export const editOn =
   <D>() =>
   <const K extends string, F extends z.ZodRawShape>(
     kind: K,
     fields: F,
+    what: Edit<D, K, F>['what'],
     apply: (design: D, edit: z.output<z.ZodObject<F & { kind: z.ZodLiteral<K> }>>) => D,
   ): Edit<D, K, F> => ({
     kind,
     schema: z.object({ ...fields, kind: z.literal(kind) }) as unknown as Edit<D, K, F>['schema'],
+    what,
     apply,
   });
 

@@ -10,6 +10,8 @@ export interface Judgement {
   readonly limit: number | null;
   /** Percent of the limit left; below 0 is past it; null where there is no number. */
   readonly margin: number | null;
+  /** Percent of the limit wanted in hand; undefined where none is. */
+  readonly reserve?: number | undefined;
   readonly verdict: Judged;
   /** Written when somebody reads it: thousands of checks are made for every one that is opened. */
   readonly working: () => readonly string[];
@@ -30,7 +32,8 @@ function against(m: Measured, distance: number, reservePercent: number): Judgeme
   const verdict: Judged = margin >= reservePercent ? 'holds' : margin >= 0 ? 'tight' : 'stop';
   const { value, limit, working, basis } = m;
   // Field by field: a spread costs ten times as much, and this runs for every check of a site.
-  return { value, limit, margin: Number.isFinite(margin) ? margin : null, verdict, working, basis };
+  const reserve = reservePercent > 0 ? reservePercent : undefined;
+  return { value, limit, margin: Number.isFinite(margin) ? margin : null, reserve, verdict, working, basis };
 }
 
 /** Holds at or under the limit with the wanted reserve (percent of the limit), tight inside it; a NaN stops. */

@@ -93,12 +93,7 @@ const NOT_YET = '(not judged by the program yet)';
 export const ruleToCome = <S>(card: RuleCard & { readonly asks: readonly string[] }): Rule<S> => ({
   ...card,
   toCome: true,
-  check: (_, subject) =>
-    unknownCheck(
-      card,
-      subject,
-      card.asks.map((name) => `${name} ${NOT_YET}`),
-    ),
+  check: (_, subject) => withoutAnswer(card, subject, missingWords(card.asks.map((name) => `${name} ${NOT_YET}`))),
 });
 
 function wantedBy<S>(need: NeedOf<S>, answer: Answer<unknown> | null, about: S): readonly string[] {
@@ -107,8 +102,11 @@ function wantedBy<S>(need: NeedOf<S>, answer: Answer<unknown> | null, about: S):
 }
 
 /** No answer yet: the missing inputs by the names the forms use, each once. Never shown as holding. */
-const unknownCheck = (card: RuleCard, subject: Subject, missing: readonly string[]): Check =>
-  withoutAnswer(card, subject, `Missing: ${[...new Set(missing)].join(', ')}`);
+function unknownCheck(card: RuleCard, subject: Subject, wanted: readonly string[]): Check {
+  const missing = [...new Set(wanted)];
+  return { ...withoutAnswer(card, subject, missingWords(missing)), missing };
+}
+const missingWords = (missing: readonly string[]): string => `Missing: ${missing.join(', ')}`;
 
 function withoutAnswer({ id, title, unit, basis }: RuleCard, subject: Subject, why: string): Check {
   return {
@@ -153,6 +151,9 @@ class JudgedCheck implements Check {
   get margin(): number | null {
     return this.judgement.margin;
   }
+  get reserve(): number | undefined {
+    return this.judgement.reserve;
+  }
   get verdict(): Check['verdict'] {
     return this.judgement.verdict;
   }
@@ -171,8 +172,9 @@ class JudgedCheck implements Check {
 
 /** A check as plain data, for what copies objects without asking them: pages loaded from the server, messages to workers. */
 export const plainCheck = (check: Check): Check => {
-  const { id, subject, title, value, limit, unit, margin, verdict, basis, working } = check;
-  return { id, subject, title, value, limit, unit, margin, verdict, basis, working };
+  const { id, subject, title, value, limit, unit, margin, reserve, verdict, missing, basis, working } = check;
+  const more = { ...(reserve === undefined ? {} : { reserve }), ...(missing === undefined ? {} : { missing }) };
+  return { id, subject, title, value, limit, unit, margin, verdict, basis, working, ...more };
 };
 
 const isRule = (value: unknown): boolean =>

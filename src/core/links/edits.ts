@@ -58,19 +58,41 @@ const edit = editOn<LinksDesign>();
 
 /** What may be changed in the chain. */
 export const linksEdits = [
-  edit('bit-rate', { bitRate: chainSchema.shape.bitRate }, (d, { bitRate }) => ({
-    ...d,
-    chain: { ...d.chain, bitRate },
-  })),
-  edit('chain-order', { ids: z.array(partId).max(300) }, (d, { ids }) => withChainOrder(d, ids)),
-  edit('chain-device', { device: chainDeviceSchema }, (d, { device }) =>
-    withDevices(d, replaced(d.chain.devices, device)),
+  edit(
+    'bit-rate',
+    { bitRate: chainSchema.shape.bitRate },
+    () => 'the bit rate',
+    (d, { bitRate }) => ({
+      ...d,
+      chain: { ...d.chain, bitRate },
+    }),
   ),
-  edit('remove-chain-device', { deviceId: partId }, (d, { deviceId }) =>
-    withDevices(
-      d,
-      d.chain.devices.filter((c) => c.id !== deviceId),
-    ),
+  edit(
+    'chain-order',
+    { ids: z.array(partId).max(300) },
+    () => 'the order of the chain',
+    (d, { ids }) => withChainOrder(d, ids),
   ),
-  edit('number-chain', {}, (d) => withChainNumbered(d)),
+  edit(
+    'chain-device',
+    { device: chainDeviceSchema },
+    (_, { device }) => `${device.label} on the chain`,
+    (d, { device }) => withDevices(d, replaced(d.chain.devices, device)),
+  ),
+  edit(
+    'remove-chain-device',
+    { deviceId: partId },
+    (d, { deviceId }) => `${d.chain.devices.find((c) => c.id === deviceId)?.label ?? deviceId} off the chain`,
+    (d, { deviceId }) =>
+      withDevices(
+        d,
+        d.chain.devices.filter((c) => c.id !== deviceId),
+      ),
+  ),
+  edit(
+    'number-chain',
+    {},
+    () => 'addresses and terminators',
+    (d) => withChainNumbered(d),
+  ),
 ] as const;

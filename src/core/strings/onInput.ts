@@ -15,16 +15,32 @@ import type { DcCable, StringsDesign } from './part';
 import type { StringWindow } from './window';
 import { windowOnSite } from './window';
 
+/** So many modules in series on a type of inverter: what the rules of a length look at, before the string hangs anywhere. */
+export interface StringLength {
+  readonly string: Pick<PvString, 'modules'>;
+  readonly module: ModuleType;
+  readonly type: InverterType;
+  readonly window: Answer<StringWindow>;
+}
+
+/** What a DC cable has to carry, and how it lies. */
+export interface CableLoad {
+  readonly module: ModuleType;
+  readonly survey: Pick<Survey, 'school'>;
+  readonly cable: Pick<DcCable, 'sectionMm2' | 'mode' | 'ambientC' | 'circuitsTogether' | 'fuseA'>;
+  readonly parallel: number;
+  readonly joined: number;
+  readonly sharedM: Answer<number>;
+  readonly gain: Answer<number>;
+}
+
 /** A string on its input: everything its rules look at. */
-export interface StringOnInput {
+export interface StringOnInput extends StringLength, CableLoad {
   readonly string: PvString;
   readonly place: Place;
   readonly plane: Plane;
-  readonly module: ModuleType;
   readonly unit: SiteInverter;
-  readonly type: InverterType;
   readonly survey: Survey;
-  readonly window: Answer<StringWindow>;
   readonly lengthM: number | null;
   /** Strings on its tracker, itself among them. */
   readonly parallel: number;
@@ -32,7 +48,6 @@ export interface StringOnInput {
   readonly joined: number;
   /** Of a string on a Y: from the Y to the input, m; 0 for one that has its input alone. */
   readonly sharedM: Answer<number>;
-  readonly gain: Answer<number>;
   /** Sheets that do not stand: nothing of the string is judged on them. */
   readonly wanting: readonly string[];
   readonly cable: DcCable;

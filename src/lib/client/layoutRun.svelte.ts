@@ -1,8 +1,7 @@
 import type { SiteDesign } from '$core/design';
 import type { Objective } from '$core/strings/layout/objective';
 import type { BestLayoutAnswer } from '$core/strings/layout/bestLayout';
-import type { LongWork } from '$lib/workers/stringsWork';
-import { calledBack, startStringsWork } from '$lib/workers/stringsWork';
+import { LongTask } from './longTask.svelte';
 
 export interface LayoutProgress {
   readonly doing: string;
@@ -11,53 +10,26 @@ export interface LayoutProgress {
   readonly secondsUsed: number;
 }
 
-/** One search for a layout in a worker: its progress, its answer, and the way to stop it. */
+/** One search for a layout: the task, its answer, and the design it was made for. */
 export class LayoutRun {
-  progress = $state.raw<LayoutProgress | null>(null);
+  readonly task = new LongTask<LayoutProgress>();
   answer = $state.raw<BestLayoutAnswer | null>(null);
-  failure = $state<string | null>(null);
-  running = $state(false);
   limitS = $state(10);
-  #worker: LongWork | null = null;
+  #of = $state.raw<SiteDesign | null>(null);
 
   async start(design: SiteDesign, limitS: number): Promise<void> {
-    this.cancel();
     this.limitS = limitS;
-    this.running = true;
+    this.#of = design;
     this.answer = null;
-    this.failure = null;
-    this.progress = null;
-    const worker = startStringsWork();
-    this.#worker = worker;
-    try {
-      const answer = await worker.work.layout(
-        design,
-        limitS,
-        calledBack((p) => {
-          if (this.#worker === worker) this.progress = p;
-        }),
-      );
-      if (this.#worker === worker) this.answer = answer;
-    } catch (cause) {
-      if (this.#worker === worker) this.failure = cause instanceof Error ? cause.message : String(cause);
-    } finally {
-      if (this.#worker === worker) {
-        this.running = false;
-        this.#worker = null;
-        worker.end();
-      }
-    }
+    this.answer = await this.task.run(async ({ work, onProgress }) => await work.layout(design, limitS, onProgress));
   }
 
-  /** Ends the search at once; the design stays as it is. */
-  cancel(): void {
-    this.#worker?.end();
-    this.#worker = null;
-    this.running = false;
+  /** The design has changed since the search began: what it found may fit no more. */
+  isStaleFor(design: SiteDesign): boolean {
+    return this.#of !== design;
   }
 
   dismiss(): void {
     this.answer = null;
-    this.progress = null;
   }
 }

@@ -43,7 +43,9 @@ const RETRY_MS = 3000;
 export class SiteState {
   readonly siteId: string;
   design = $state.raw() as SiteDesign;
-  canUndo = $state(false);
+  /** What undo and redo would do next, in words; null where there is nothing to. */
+  undoes = $state<string | null>(null);
+  redoes = $state<string | null>(null);
   /** Changes not acknowledged by the server yet. */
   pending = $state(0);
   /** Why a change was refused; stays until another one is made. */
@@ -80,7 +82,8 @@ export class SiteState {
     if (this.pending > 0) return;
     this.#confirmed = this.design = reuseUnchanged(this.design, stored.design);
     this.revision = stored.revision;
-    this.canUndo = stored.canUndo;
+    this.undoes = stored.undoes;
+    this.redoes = stored.redoes;
     this.trouble = null;
   }
 
@@ -150,10 +153,18 @@ export class SiteState {
   }
 
   undo(): Promise<ProblemDocument | null> {
+    return this.#along('undo');
+  }
+
+  redo(): Promise<ProblemDocument | null> {
+    return this.#along('redo');
+  }
+
+  #along(way: 'undo' | 'redo'): Promise<ProblemDocument | null> {
     const before = this.assessment;
     const id = uuidv7();
     return this.#send(
-      'undo',
+      way,
       () => ({ revision: this.revision, id }),
       ({ changes }) => {
         this.#confirmed = patched(this.#confirmed, changes);
@@ -193,7 +204,7 @@ export class SiteState {
   }
 
   #send(
-    what: 'edits' | 'undo',
+    what: 'edits' | 'undo' | 'redo',
     body: () => Readonly<Record<string, unknown>>,
     taken: (answer: Changed) => void,
   ): Promise<ProblemDocument | null> {
@@ -205,7 +216,8 @@ export class SiteState {
       this.pending -= 1;
       if ('status' in answer) return (this.trouble = answer);
       this.revision = answer.revision;
-      this.canUndo = answer.canUndo;
+      this.undoes = answer.undoes;
+      this.redoes = answer.redoes;
       taken(answer);
       return null;
     });
@@ -214,7 +226,7 @@ export class SiteState {
   }
 
   /** What the server says of a change, asked until it says something; null where nobody waits for it any more. */
-  async #answered(what: 'edits' | 'undo', body: unknown): Promise<Changed | ProblemDocument | null> {
+  async #answered(what: 'edits' | 'undo' | 'redo', body: unknown): Promise<Changed | ProblemDocument | null> {
     while (!this.#closed) {
       try {
         const answer = await post<Changed>(`/api/v1/sites/${this.siteId}/${what}`, body);

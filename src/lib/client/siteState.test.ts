@@ -28,11 +28,16 @@ function server(answer?: () => Response) {
     const before = stored;
     stored = body.edit ? applyEdit(stored, body.edit) : structuredClone(design);
     revision += 1;
-    return Response.json({ revision, canUndo: true, changes: body.edit ? [] : jsonpatch.compare(before, stored) });
+    return Response.json({
+      revision,
+      undoes: 'a change',
+      redoes: null,
+      changes: body.edit ? [] : jsonpatch.compare(before, stored),
+    });
   });
   return asked;
 }
-const open = () => new SiteState({ siteId: 's', revision: 1, design, canUndo: false });
+const open = () => new SiteState({ siteId: 's', revision: 1, design, undoes: null, redoes: null });
 afterEach(() => {
   vi.unstubAllGlobals();
   vi.useRealTimers();
@@ -47,7 +52,7 @@ describe('the open site', () => {
     expect(site.pending).toBe(1);
     expect(site.changes[0]).toMatchObject({ from: expect.anything(), to: 'stop' });
     expect(await sent).toBeNull();
-    expect([site.revision, site.pending, site.canUndo]).toEqual([2, 0, true]);
+    expect([site.revision, site.pending, site.undoes]).toEqual([2, 0, 'a change']);
     expect(site.design.planes).toBe(design.planes);
     expect(asked).toEqual([{ path: '/api/v1/sites/s/edits', revision: 1 }]);
   });
@@ -91,7 +96,7 @@ describe('the open site', () => {
       calls += 1;
       return calls === 2
         ? Response.json(refused, { status: 422 })
-        : Response.json({ revision: calls + 1, canUndo: true, changes: [] });
+        : Response.json({ revision: calls + 1, undoes: 'a change', redoes: null, changes: [] });
     });
     const site = open();
     const rename = (label: string) => ({ kind: 'board', board: { ...site.design.board, label } }) as const;
@@ -110,7 +115,12 @@ describe('the open site', () => {
   });
   it('shows what the server made otherwise', async () => {
     vi.stubGlobal('fetch', async () =>
-      Response.json({ revision: 2, canUndo: true, changes: [{ op: 'replace', path: '/board/label', value: 'Tidy' }] }),
+      Response.json({
+        revision: 2,
+        undoes: 'a change',
+        redoes: null,
+        changes: [{ op: 'replace', path: '/board/label', value: 'Tidy' }],
+      }),
     );
     const site = open();
     await site.apply({ kind: 'board', board: { ...design.board, label: ' Tidy ' } });
@@ -152,7 +162,7 @@ function answering(...answers: readonly (object | null)[]) {
   });
   return asked;
 }
-const taken = (revision: number) => ({ revision, canUndo: true, changes: [] });
+const taken = (revision: number) => ({ revision, undoes: 'a change', redoes: null, changes: [] });
 const busy = { type: 'about:blank', title: 'Not now', status: 503, detail: 'busy' };
 const bitRate = (rate: 2400 | 4800 | 9600) => ({ kind: 'bit-rate', bitRate: rate }) as const;
 
@@ -184,7 +194,7 @@ describe('where nobody answers', () => {
     expect(kept.size).toBe(1);
     // It had arrived: the server knows it by its id, and the site was opened with it in.
     const asked = answering(taken(2), taken(3), taken(4));
-    const again = new SiteState({ siteId: 's', revision: 2, design, canUndo: true });
+    const again = new SiteState({ siteId: 's', revision: 2, design, undoes: 'a change', redoes: null });
     const resumed = again.resume();
     void again.apply(bitRate(2400));
     expect(await resumed).toBe(true);
@@ -207,7 +217,7 @@ describe('where nobody answers', () => {
     first.close();
     const conflict = { type: 'about:blank', title: 'Changed meanwhile', status: 409, detail: 'Somebody changed it.' };
     const asked = answering(conflict);
-    const again = new SiteState({ siteId: 's', revision: 7, design, canUndo: true });
+    const again = new SiteState({ siteId: 's', revision: 7, design, undoes: 'a change', redoes: null });
     expect(await again.resume()).toBe(false);
     expect(asked.map((a) => a.revision)).toEqual([1]);
     expect(again.trouble?.detail).toBe(

@@ -2,9 +2,11 @@ import type { Operation } from 'fast-json-patch';
 import { z } from 'zod';
 import type { SiteDesign } from '$core/design';
 import { designEditSchema, siteDesignSchema } from '$core/design';
+import { LINE_ELEMENTS, verdictSchema } from '$core/kernel/check';
 import { uuid } from '$core/kernel/schema';
 import { pvStringSchema } from '$core/site/parts';
 import { surveySchema } from '$core/site/survey';
+import { STAGES_OF_WORK, STANDINGS } from './standing';
 
 /** A site and its design, as the API takes and gives them. */
 
@@ -14,16 +16,57 @@ export const revision = z.number().int().min(1).max(2_147_483_646);
 export const createRequest = z.object({ name: surveySchema.shape.name });
 export const createdSchema = z.object({ siteId: z.string() });
 
+export const standingRequest = z.object({ standing: z.enum(STANDINGS) });
+
+const verdictCounts = z.object({ stop: z.int(), unknown: z.int(), tight: z.int(), holds: z.int() });
+export const listedSiteSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  revision,
+  changedAt: z.iso.datetime(),
+  standing: standingRequest.shape.standing,
+  stage: z.enum(STAGES_OF_WORK),
+  summary: z.object({
+    place: z.string(),
+    inverters: z.int(),
+    strings: z.int(),
+    modules: z.int(),
+    acKw: z.number(),
+    dcKw: z.number(),
+    counts: verdictCounts,
+    line: z.array(
+      z.object({
+        element: z.enum(LINE_ELEMENTS),
+        verdict: verdictSchema,
+        margin: z.number().nullable(),
+        reserve: z.number().optional(),
+      }),
+    ),
+  }),
+});
+export type ListedSite = Readonly<z.infer<typeof listedSiteSchema>>;
+export const listedSitesSchema = z.array(listedSiteSchema).meta({ description: 'By name' });
+
 /** Given by whoever makes the change: sent again, it is known and answered as it was, and made once. */
 const id = uuid().optional();
 
 export const editRequest = z.object({ revision, edit: designEditSchema, id });
 export const undoRequest = z.object({ revision, id });
 
+/** What undo and redo would do next, in words; null where there is nothing to. */
+const waysSchema = z.object({
+  undoes: z.string().nullable().meta({ description: 'The change that undo takes back next; null where there is none' }),
+  redoes: z
+    .string()
+    .nullable()
+    .meta({ description: 'The change that redo makes again next; null where there is none' }),
+});
+export type Ways = Readonly<z.infer<typeof waysSchema>>;
+
 /** What a change answers: not the design, which whoever changed it has, but what the server made otherwise. */
 export const changedSchema = z.object({
   revision,
-  canUndo: z.boolean().meta({ description: 'Whether there is a change to take back' }),
+  ...waysSchema.shape,
   changes: z
     .array(
       z.object({
@@ -36,18 +79,16 @@ export const changedSchema = z.object({
     .meta({
       id: 'DesignChanges',
       description:
-        'JSON Patch (RFC 6902): after an edit, from the design with the edit to the stored one, and so mostly empty; after an undo, from the design before it',
+        'JSON Patch (RFC 6902): after an edit, from the design with the edit to the stored one, and so mostly empty; after an undo or redo, from the design before it',
     }),
 });
 export type Changed = Omit<z.infer<typeof changedSchema>, 'changes'> & { changes: Operation[] };
 
 /** A whole design with the revision it stands at. */
-export interface StoredDesign {
+export interface StoredDesign extends Ways {
   readonly siteId: string;
   readonly revision: number;
   readonly design: SiteDesign;
-  /** Whether there is a change to take back. */
-  readonly canUndo: boolean;
 }
 
 /** What a screen opens a site with. */
@@ -55,7 +96,7 @@ export const openedSiteSchema = z.object({
   siteId: z.string(),
   revision,
   design: siteDesignSchema,
-  canUndo: changedSchema.shape.canUndo,
+  ...waysSchema.shape,
   releases: z
     .array(
       z.object({

@@ -5,7 +5,7 @@ import { instrumentSchema } from '$core/equipment/instrument';
 import { inverterTypeSchema } from '$core/equipment/inverterType';
 import { moduleTypeSchema } from '$core/equipment/moduleType';
 import type { Context } from './services/context';
-import { listSites } from './services/designs';
+import { listSites } from './services/yard';
 import { importProject, readProject } from './services/projectFile';
 import { putOnShelf, readShelf } from './services/shelf';
 

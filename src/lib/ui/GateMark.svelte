@@ -17,7 +17,7 @@
   };
 </script>
 
-<span class="inline-flex items-center gap-1 whitespace-nowrap"
+<span class="inline-flex items-baseline gap-1 whitespace-nowrap"
   ><VerdictMark verdict={AS[state]} word={false} /><span
     class={short ? 'sr-only' : state === 'locked' ? 'text-dim' : 'font-semibold'}>{state}</span
   ></span

@@ -1,8 +1,9 @@
 <script lang="ts">
   import type { ElementSummary } from '$core/design/assess';
   import type { LineElement } from '$core/kernel/check';
-  import { fixed } from '$core/kernel/quantity';
-  import { stageOf } from '$lib/stages/stages';
+  import { worstCheck } from '$core/kernel/check';
+  import { STAGES, stageOf } from '$lib/stages/stages';
+  import { marginWords } from './marginWords';
   import VerdictMark from './VerdictMark.svelte';
 
   let { line, siteId, here }: { line: readonly ElementSummary[]; siteId: string; here: string } = $props();
@@ -18,34 +19,61 @@
     grid: 'Grid',
     chain: 'Chain',
   };
-  const margin = (e: ElementSummary) =>
-    e.checks === 0
-      ? 'nothing yet'
-      : e.smallest?.margin == null
-        ? `${e.checks} checks`
-        : `${fixed(e.smallest.margin, 1)} % left`;
+  const byElement = $derived(new Map(line.map((e) => [e.element, e])));
+  const of = (elements: readonly LineElement[]) => elements.map((e) => byElement.get(e)).filter((e) => e !== undefined);
+  const why = (e: ElementSummary) =>
+    e.smallest
+      ? `${e.smallest.title}: ${e.smallest.subject.path}, ${marginWords(e.smallest)}`
+      : 'No check yet: nothing is entered';
+
+  let strip = $state<HTMLElement>();
+  $effect(() => {
+    void here;
+    strip?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  });
 </script>
 
-<nav aria-label="The line from module to grid" class="no-print relative overflow-x-auto">
-  <ol class="flex min-w-max items-stretch">
-    {#each line as e, i (e.element)}
-      <li class="flex items-stretch">
-        {#if i > 0}
-          <span class="my-auto h-0.5 w-3 {e.element === 'chain' ? 'bg-transparent' : 'bg-ink'}" aria-hidden="true"
-          ></span>
-        {/if}
-        <a
-          href="/sites/{siteId}/{stageOf(e.element)}"
-          class="sheet flex w-[7.4rem] flex-col px-2 py-1 hover:border-ink {stageOf(e.element) === here
-            ? 'border-b-4 border-b-primary-600'
-            : ''}"
-          title={e.smallest ? `${e.smallest.title}: ${e.smallest.subject.path}` : 'No check yet'}
-        >
-          <span class="flex items-center justify-between gap-1 text-sm font-semibold"
-            >{NAME[e.element]} <VerdictMark verdict={e.verdict} word={false} /></span
+<nav
+  bind:this={strip}
+  aria-label="Stages, with the line from module to grid"
+  class="no-print relative overflow-x-auto border-b-2 border-ink bg-sheet"
+>
+  <ol class="mx-auto flex min-w-max max-w-[1500px] items-stretch sm:px-2">
+    {#each STAGES as { path, title, elements } (path)}
+      {@const own = of(elements)}
+      <li
+        class="flex flex-col justify-center border-r border-rule {here === path
+          ? 'border-b-4 border-b-primary-600 bg-primary-50'
+          : 'border-b-4 border-b-transparent'}"
+      >
+        <span class="flex items-center gap-1.5 px-2.5">
+          <a
+            href="/sites/{siteId}/{path}"
+            class="flex min-h-10 items-center whitespace-nowrap font-semibold hover:underline lg:min-h-0"
+            aria-current={here === path ? 'page' : undefined}>{title}</a
           >
-          <span class="num text-dim">{e.verdict === 'unknown' && e.checks ? 'unknown' : margin(e)}</span>
-        </a>
+          {#if own.length}<span class="lg:hidden"><VerdictMark verdict={worstCheck(own)} word={false} /></span>{/if}
+        </span>
+        {#if own.length}
+          <ul class="hidden lg:flex" aria-label="{title}: elements of the line">
+            {#each own as e, i (e.element)}
+              <li class="flex items-center">
+                {#if i > 0}<span class="h-0.5 w-1.5 bg-ink" aria-hidden="true"></span>{/if}
+                <a
+                  href="/sites/{siteId}/{stageOf(e.element)}"
+                  class="flex items-center gap-1 px-2.5 text-sm leading-5 text-dim hover:text-ink hover:underline {i > 0
+                    ? 'pl-1.5'
+                    : ''}"
+                  title={why(e)}
+                >
+                  {NAME[e.element]}
+                  <VerdictMark verdict={e.verdict} word={false} />
+                  {#if e.smallest?.margin != null}<span class="num">{marginWords(e.smallest, true)}</span>{/if}
+                </a>
+              </li>
+            {/each}
+          </ul>
+        {/if}
       </li>
     {/each}
   </ol>

@@ -5,8 +5,8 @@
   const COLOUR = { holds: 'text-holds', tight: 'text-tight', stop: 'text-stop', unknown: 'text-unknown' } as const;
 </script>
 
-<span class="inline-flex items-center gap-1 whitespace-nowrap {COLOUR[verdict]}">
-  <svg viewBox="0 0 16 16" class="h-[1em] w-[1em] shrink-0" aria-hidden="true">
+<span class="inline-flex items-baseline gap-1 whitespace-nowrap {COLOUR[verdict]}">
+  <svg viewBox="0 0 16 16" class="h-[0.95em] w-[0.95em] shrink-0 translate-y-[0.12em]" aria-hidden="true">
     {#if verdict === 'holds'}
       <path d="M8 1l6 3.5v7L8 15l-6-3.5v-7z" fill="currentColor" />
     {:else if verdict === 'tight'}

@@ -1,13 +1,13 @@
 import { createHash } from 'node:crypto';
 import { and, eq, getTableColumns, getTableName, inArray, lt, sql } from 'drizzle-orm';
-import type { SQL } from 'drizzle-orm';
+import type { SQL, SQLWrapper } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import type { Operation } from 'fast-json-patch';
 import { z } from 'zod';
 import type { SiteDesign } from '$core/design';
 import { siteDesignSchema } from '$core/design';
 import { openDesign } from '$core/design/edition';
-import type { StoredDesign } from '$lib/schemas/site';
+import type { StoredDesign, Ways } from '$lib/schemas/site';
 import type { Db, Tx } from './client';
 import type { Row, StoredList } from './partStore';
 import { PART_STORES } from './partStores';
@@ -44,18 +44,21 @@ const rowsOf = (table: PgTable): SQL =>
   sql`(select coalesce(json_agg(row_to_json(x) order by x.ord), '[]'::json) from ${table} x where x.site_id = s.id) as ${sql.identifier(getTableName(table))}`;
 
 /** What moves with every change of a design. */
-export interface DesignHead {
+export interface DesignHead extends Ways {
   readonly revision: number;
-  /** Whether there is a change to take back. */
-  readonly canUndo: boolean;
 }
+
+/** The newest way of a site back, or on again, by what it would do. */
+const newestWhat = (siteId: SQLWrapper, ahead: boolean) => sql<string | null>`(
+  select h.what from ${designHistory} h where h.site_id = ${siteId} and h.ahead = ${ahead} order by h.revision desc limit 1)`;
 
 /** Where a design stands, without its parts. Null where there is no such site. */
 export async function readHead(db: Db | Tx, siteId: string): Promise<DesignHead | null> {
   const [head] = await db
     .select({
       revision: site.revision,
-      canUndo: sql<boolean>`exists (select 1 from ${designHistory} h where h.site_id = ${site.id})`,
+      undoes: newestWhat(site.id, false),
+      redoes: newestWhat(site.id, true),
     })
     .from(site)
     .where(eq(site.id, siteId));
@@ -69,7 +72,8 @@ interface SiteRow {
   readonly survey: SiteDesign['survey'];
   readonly board: SiteDesign['board'];
   readonly parts: readonly { readonly part: string; readonly value: Readonly<Record<string, unknown>> }[];
-  readonly undoable: boolean;
+  readonly undoes: string | null;
+  readonly redoes: string | null;
 }
 
 /**
@@ -83,7 +87,7 @@ export async function readDesign(db: Db | Tx, siteId: string): Promise<StoredDes
   } = await db.execute<Record<string, unknown>>(sql`
     select s.revision, s.edition, s.shape, s.survey, s.board,
       (select coalesce(json_agg(row_to_json(p)), '[]'::json) from ${designPart} p where p.site_id = s.id) as parts,
-      exists (select 1 from ${designHistory} h where h.site_id = s.id) as undoable,
+      ${newestWhat(sql`s.id`, false)} as undoes, ${newestWhat(sql`s.id`, true)} as redoes,
       ${sql.join(tables.map(rowsOf), sql`, `)}
     from ${site} s where s.id = ${siteId}`);
   if (!row) return null;
@@ -97,7 +101,7 @@ export async function readDesign(db: Db | Tx, siteId: string): Promise<StoredDes
   );
   const design = head.shape === SHAPE ? (document as unknown as SiteDesign) : openDesign(document);
   if (head.shape !== SHAPE) OPENED.add(design);
-  return { siteId, revision: head.revision, design, canUndo: head.undoable };
+  return { siteId, revision: head.revision, design, undoes: head.undoes, redoes: head.redoes };
 }
 
 /** PostgreSQL takes 65535 parameters a statement; the widest row has thirteen. */
@@ -197,37 +201,55 @@ export async function writeDesign(tx: Tx, siteId: string, before: SiteDesign, af
   await writeParts(tx, siteId, before, after);
 }
 
-/** Keeps the way back from a change; what lies too far back is forgotten. */
-export async function keepWayBack(tx: Tx, siteId: string, revision: number, back: Operation[]): Promise<void> {
-  await tx.insert(designHistory).values({ siteId, revision, back });
+/** The way from one design to another, as a pile keeps it. */
+export interface Way {
+  readonly patch: Operation[] | null;
+  /** The whole design, of an older program's row. */
+  readonly design: SiteDesign | null;
+  /** The change it takes back or makes again, in words. */
+  readonly what: string;
+}
+
+const ofPile = (siteId: string, ahead: boolean) =>
+  and(eq(designHistory.siteId, siteId), eq(designHistory.ahead, ahead));
+
+/** Keeps a way back from a change, or on again from an undo; what lies too far back is forgotten. */
+export async function keepWay(
+  tx: Tx,
+  siteId: string,
+  revision: number,
+  { patch, what, ahead }: { readonly patch: Operation[]; readonly what: string; readonly ahead: boolean },
+): Promise<void> {
+  await tx.insert(designHistory).values({ siteId, revision, back: patch, what, ahead });
   if (revision % 10 === 0)
     await tx
       .delete(designHistory)
       .where(and(eq(designHistory.siteId, siteId), lt(designHistory.revision, revision - HISTORY_KEPT)));
 }
 
-/** The newest way back, taken off the pile: a patch, or the whole design of an older program's row. */
-export async function popWayBack(
-  tx: Tx,
-  siteId: string,
-): Promise<{ readonly back: Operation[] | null; readonly design: SiteDesign | null } | null> {
+/** The newest way of a pile, taken off it. */
+export async function popWay(tx: Tx, siteId: string, ahead: boolean): Promise<Way | null> {
   const newest = tx
     .select({ revision: sql`max(${designHistory.revision})` })
     .from(designHistory)
-    .where(eq(designHistory.siteId, siteId));
+    .where(ofPile(siteId, ahead));
   const [row] = await tx
     .delete(designHistory)
-    .where(and(eq(designHistory.siteId, siteId), sql`${designHistory.revision} = (${newest})`))
-    .returning({ back: designHistory.back, design: designHistory.design });
-  return row ? { back: row.back, design: row.design === null ? null : openDesign(row.design) } : null;
+    .where(and(ofPile(siteId, ahead), sql`${designHistory.revision} = (${newest})`))
+    .returning({ patch: designHistory.back, design: designHistory.design, what: designHistory.what });
+  return row ? { ...row, design: row.design === null ? null : openDesign(row.design) } : null;
 }
 
-/** Whether a change is left to take back. */
-export async function hasWayBack(tx: Tx, siteId: string): Promise<boolean> {
+/** A new change is made: what was taken back before it does not come again. */
+export async function forgetAhead(tx: Tx, siteId: string): Promise<void> {
+  await tx.delete(designHistory).where(ofPile(siteId, true));
+}
+
+/** What undo and redo would do next. */
+export async function readWays(tx: Tx, siteId: string): Promise<Ways> {
   const [row] = await tx
-    .select({ revision: designHistory.revision })
-    .from(designHistory)
-    .where(eq(designHistory.siteId, siteId))
-    .limit(1);
-  return row !== undefined;
+    .select({ undoes: newestWhat(site.id, false), redoes: newestWhat(site.id, true) })
+    .from(site)
+    .where(eq(site.id, siteId));
+  return row ?? { undoes: null, redoes: null };
 }

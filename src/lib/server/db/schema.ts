@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import {
+  boolean,
   check,
   doublePrecision,
   foreignKey,
@@ -14,6 +15,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { Operation } from 'fast-json-patch';
+import type { Standing } from '$lib/schemas/standing';
 import type { Instrument } from '$core/equipment/instrument';
 import type { InverterType } from '$core/equipment/inverterType';
 import type { ModuleType } from '$core/equipment/moduleType';
@@ -44,24 +46,30 @@ export const shelfItem = pgTable(
   ],
 );
 
-export const site = pgTable('site', {
-  id: uuid('id').primaryKey(),
-  name: text('name').notNull(),
-  revision: integer('revision').notNull().default(1),
-  survey: jsonb('survey').$type<Survey>().notNull(),
-  board: jsonb('board').$type<Board>().notNull(),
-  /** Edition of the document these rows were written from, and the shape its schema had then. */
-  edition: integer('edition').notNull().default(1),
-  shape: text('shape').notNull().default(''),
-  /** Derived: made again when the design or the rules moved since. */
-  summary: jsonb('summary').$type<SiteSummary>(),
-  summaryRevision: integer('summary_revision'),
-  summaryRules: text('summary_rules'),
-  /** How many entries its record has, and the hash of the last: what a removed last row is missed by. */
-  recordCount: integer('record_count').notNull().default(0),
-  recordHash: text('record_hash'),
-  changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
-});
+export const site = pgTable(
+  'site',
+  {
+    id: uuid('id').primaryKey(),
+    name: text('name').notNull(),
+    revision: integer('revision').notNull().default(1),
+    survey: jsonb('survey').$type<Survey>().notNull(),
+    board: jsonb('board').$type<Board>().notNull(),
+    /** Edition of the document these rows were written from, and the shape its schema had then. */
+    edition: integer('edition').notNull().default(1),
+    shape: text('shape').notNull().default(''),
+    /** Derived: made again when the design or the rules moved since. */
+    summary: jsonb('summary').$type<SiteSummary>(),
+    summaryRevision: integer('summary_revision'),
+    summaryRules: text('summary_rules'),
+    /** How many entries its record has, and the hash of the last: what a removed last row is missed by. */
+    recordCount: integer('record_count').notNull().default(0),
+    recordHash: text('record_hash'),
+    changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
+    /** How it stands in the yard: deleted is out of sight, never gone. */
+    standing: text('standing').$type<Standing>().notNull().default('open'),
+  },
+  (t) => [check('site_standing_known', sql`${t.standing} in ('open', 'archived', 'deleted')`)],
+);
 
 export const siteId = () =>
   uuid('site_id')
@@ -152,6 +160,10 @@ export const designHistory = pgTable(
     revision: integer('revision').notNull(),
     back: jsonb('back').$type<Operation[]>(),
     design: jsonb('design').$type<unknown>(),
+    /** What it takes back, in words. */
+    what: text('what').notNull().default('the last change'),
+    /** It leads on again: what an undo took back. Gone with the next change. */
+    ahead: boolean('ahead').notNull().default(false),
   },
   (t) => [
     primaryKey({ columns: [t.siteId, t.revision] }),

@@ -18,6 +18,7 @@ export interface SiteSummary {
     readonly element: LineElement;
     readonly verdict: Verdict;
     readonly margin: number | null;
+    readonly reserve?: number | undefined;
   }[];
 }
 
@@ -40,6 +41,11 @@ export function summaryOf(siteId: string, design: SiteDesign): SiteSummary {
     acKw: line.ratedW / 1000,
     dcKw: line.drawnW / 1000,
     counts,
-    line: elements.map(({ element, verdict, smallest }) => ({ element, verdict, margin: smallest?.margin ?? null })),
+    line: elements.map(({ element, verdict, smallest }) => ({
+      element,
+      verdict,
+      margin: smallest?.margin ?? null,
+      ...(smallest?.reserve === undefined ? {} : { reserve: smallest.reserve }),
+    })),
   };
 }

@@ -1,7 +1,9 @@
 import type { HandOver } from '../services/handOver';
 import { acSchedulePage, torquePage } from './pack/ac';
+import { oneLinePage } from './pack/oneLine';
 import { signaturesPage, unitTestsPage } from './pack/proving';
 import { limitsPage, openPointsPage, sitePage } from './pack/site';
+import { stringDrawingPage } from './pack/stringDrawing';
 import { stringMapPage, stringTestsPage } from './pack/strings';
 import { Sheets } from './pdf';
 
@@ -10,6 +12,8 @@ const PAGES: readonly ((sheets: Sheets, h: HandOver) => void)[] = [
   sitePage,
   openPointsPage,
   limitsPage,
+  oneLinePage,
+  stringDrawingPage,
   stringMapPage,
   acSchedulePage,
   torquePage,

@@ -1,10 +1,10 @@
-import { asc, eq } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import jsonpatch from 'fast-json-patch';
 import type { Operation } from 'fast-json-patch';
 import type { z } from 'zod';
 import { v7 as uuidv7 } from 'uuid';
 import type { SiteDesign } from '$core/design';
-import { applyEdit, emptyDesign, siteDesignSchema } from '$core/design';
+import { applyEdit, editWords, emptyDesign, siteDesignSchema } from '$core/design';
 import { checkedChange } from '$core/design/change';
 import { reuseUnchanged } from '$core/kernel/reuseUnchanged';
 import type { Changed, StoredDesign, editRequest, undoRequest } from '$lib/schemas/site';
@@ -12,12 +12,13 @@ import type { Tx } from '../db/client';
 import { DesignCache } from '../db/designCache';
 import {
   claimRevision,
-  hasWayBack,
+  forgetAhead,
   insertDesign,
-  keepWayBack,
-  popWayBack,
+  keepWay,
+  popWay,
   readDesign,
   readHead,
+  readWays,
   writeDesign,
 } from '../db/designStore';
 import type { DesignHead } from '../db/designStore';
@@ -27,23 +28,9 @@ import { site } from '../db/schema';
 import { siteTransaction } from '../db/siteTurn';
 import { Problem, orProblem, parsed, pointerOf, unfit } from '../problem';
 import type { Context } from './context';
-import { freshSummaries, summaryLater } from './summaries';
+import { summaryLater } from './summaries';
 
 const cache = new DesignCache();
-
-/** Sites with what the list shows of them, by name. Summaries older than the design or the rules are made again first. */
-export async function listSites(context: Context) {
-  const rows = await context.db
-    .select({ id: site.id, name: site.name, revision: site.revision, changedAt: site.changedAt })
-    .from(site)
-    // Two sites may have one name: the earlier one first, every time.
-    .orderBy(asc(site.name), asc(site.id));
-  const summaries = await freshSummaries(context);
-  return rows.flatMap((row) => {
-    const summary = summaries.get(row.id);
-    return summary ? [{ ...row, summary }] : [];
-  });
-}
 
 export async function loadDesign({ db }: Context, siteId: string): Promise<StoredDesign> {
   const found = isUuid(siteId) ? await readDesign(db, siteId) : null;
@@ -63,9 +50,9 @@ export async function designText(context: Context, siteId: string): Promise<Desi
   const head = await designHead(context, siteId);
   const known = cache.text(siteId, head.revision);
   if (known) return { ...head, text: known };
-  const { revision, canUndo, design } = await loadDesign(context, siteId);
+  const { revision, undoes, redoes, design } = await loadDesign(context, siteId);
   cache.keep(siteId, revision, design);
-  return { revision, canUndo, text: cache.text(siteId, revision) ?? JSON.stringify(design) };
+  return { revision, undoes, redoes, text: cache.text(siteId, revision) ?? JSON.stringify(design) };
 }
 
 export const isUuid = (id: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/.test(id);
@@ -152,21 +139,27 @@ async function once(
 
 /**
  * The one way a design changes: under its revision, past its schema, with the way back kept for undo.
- * A stale revision is a conflict; a change that would break the design is refused. Either way nothing is written.
+ * A stale revision is a conflict; a change that would break the design is refused. Either way nothing is written. `what` says it in words.
  */
 export const changeDesign = (
   context: Context,
   siteId: string,
   revision: number,
   change: (design: SiteDesign) => SiteDesign,
-  sent: Sent | null = null,
+  {
+    what = () => 'the last change',
+    sent = null,
+  }: { readonly what?: (before: SiteDesign) => string; readonly sent?: Sent | null } = {},
 ): Promise<Changed> =>
   once(context, siteId, revision, sent, async (tx, before) => {
     const wanted = change(before);
     const stored = checked(before, wanted);
     await writeDesign(tx, siteId, before, stored);
-    await keepWayBack(tx, siteId, revision, jsonpatch.compare(stored, before));
-    return { stored, answer: { revision: revision + 1, canUndo: true, changes: jsonpatch.compare(wanted, stored) } };
+    const undoes = what(before);
+    await forgetAhead(tx, siteId);
+    await keepWay(tx, siteId, revision, { patch: jsonpatch.compare(stored, before), what: undoes, ahead: false });
+    const changes = jsonpatch.compare(wanted, stored);
+    return { stored, answer: { revision: revision + 1, undoes, redoes: null, changes } };
   });
 
 /** Applies an edit of core. What was asked for is what the screen shows already: the answer says only what else changed. */
@@ -175,31 +168,42 @@ export const editDesign = (
   siteId: string,
   { revision, edit, id }: z.output<typeof editRequest>,
 ): Promise<Changed> =>
-  changeDesign(
-    context,
-    siteId,
-    revision,
-    (design) => orProblem(() => applyEdit(design, edit)),
-    id === undefined ? null : { id, asked: { revision, edit } },
-  );
-
-/** Takes the last change back. The revision goes on counting: an undo is a change too. */
-export const undoChange = (
-  context: Context,
-  siteId: string,
-  { revision, id }: z.output<typeof undoRequest>,
-): Promise<Changed> =>
-  once(context, siteId, revision, id === undefined ? null : { id, asked: { revision } }, async (tx, before) => {
-    const way = await popWayBack(tx, siteId);
-    if (!way)
-      throw new Problem(409, 'Nothing to undo', 'There is no earlier change of this site to go back to.', [
-        { pointer: '/revision', detail: 'has none before it on file' },
-      ]);
-    const stored = checked(before, way.design ?? wayBack(before, way.back ?? []));
-    await writeDesign(tx, siteId, before, stored);
-    const canUndo = await hasWayBack(tx, siteId);
-    return { stored, answer: { revision: revision + 1, canUndo, changes: jsonpatch.compare(before, stored) } };
+  changeDesign(context, siteId, revision, (design) => orProblem(() => applyEdit(design, edit)), {
+    what: (before) => editWords(before, edit),
+    sent: id === undefined ? null : { id, asked: { revision, edit } },
   });
 
-const wayBack = (design: SiteDesign, back: Operation[]): SiteDesign =>
-  reuseUnchanged(design, jsonpatch.applyPatch(design, back, false, false).newDocument);
+type WayRequest = z.output<typeof undoRequest>;
+
+/** Takes the last change back. The revision goes on counting: an undo is a change too. */
+export const undoChange = (context: Context, siteId: string, asked: WayRequest): Promise<Changed> =>
+  alongWay(context, siteId, asked, false);
+
+/** Makes the change again that was taken back last. */
+export const redoChange = (context: Context, siteId: string, asked: WayRequest): Promise<Changed> =>
+  alongWay(context, siteId, asked, true);
+
+/** Takes the newest way of a pile and puts its opposite on the other. */
+const alongWay = (context: Context, siteId: string, { revision, id }: WayRequest, ahead: boolean): Promise<Changed> =>
+  once(context, siteId, revision, id === undefined ? null : { id, asked: { revision, ahead } }, async (tx, before) => {
+    const way = await popWay(tx, siteId, ahead);
+    if (!way) throw noWay(ahead);
+    const stored = checked(before, way.design ?? patched(before, way.patch ?? []));
+    await writeDesign(tx, siteId, before, stored);
+    const opposite = { patch: jsonpatch.compare(stored, before), what: way.what, ahead: !ahead };
+    await keepWay(tx, siteId, revision, opposite);
+    const ways = await readWays(tx, siteId);
+    return { stored, answer: { revision: revision + 1, ...ways, changes: jsonpatch.compare(before, stored) } };
+  });
+
+const noWay = (ahead: boolean): Problem =>
+  ahead
+    ? new Problem(409, 'Nothing to redo', 'No change of this site was taken back since the last one.', [
+        { pointer: '/revision', detail: 'has none after it on file' },
+      ])
+    : new Problem(409, 'Nothing to undo', 'There is no earlier change of this site to go back to.', [
+        { pointer: '/revision', detail: 'has none before it on file' },
+      ]);
+
+const patched = (design: SiteDesign, patch: Operation[]): SiteDesign =>
+  reuseUnchanged(design, jsonpatch.applyPatch(design, patch, false, false).newDocument);

@@ -11,14 +11,14 @@ import { logJson, siteLog } from './siteLogs';
 
 /** The design with where it stands, its releases, and which units have to be switched off. */
 export async function openedSite(context: Context, siteId: string): Promise<string> {
-  const { text, revision, canUndo } = await designText(context, siteId);
+  const { text, revision, undoes, redoes } = await designText(context, siteId);
   const [releases, { current, unreadable, evidence }] = await Promise.all([
     listReleases(context, siteId),
     readLogbook(context, siteId),
   ]);
   const tagOf = (unit: string) => (current ? lineOf(current.design).tag(unit) : unit);
   const switchOff = evidence.switchOff.map(({ unit, why }) => ({ unit, tag: tagOf(unit), why }));
-  const rest = JSON.stringify({ siteId, revision, canUndo, releases, unreadable, switchOff });
+  const rest = JSON.stringify({ siteId, revision, undoes, redoes, releases, unreadable, switchOff });
   return `{"design":${text},${rest.slice(1)}`;
 }
 

@@ -19,7 +19,8 @@ import * as schema from '../db/schema';
 import { loadDemo } from '../demo';
 import { Problem } from '../problem';
 import { localContext } from './context';
-import { changeDesign, createSite, editDesign, listSites, loadDesign, undoChange } from './designs';
+import { changeDesign, createSite, editDesign, loadDesign, redoChange, undoChange } from './designs';
+import { copySite, listSites, setStanding } from './yard';
 import { exportProject, importProject, readProject } from './projectFile';
 import { addRecord, readLogbook } from './records';
 import { releaseDesign } from './releases';
@@ -52,9 +53,10 @@ async function stored(design: SiteDesign = laidOut): Promise<string> {
   return siteId;
 }
 
+const id = (n: number) => `01969a00-0000-7000-8000-0000000ed1${n.toString(16).padStart(2, '0')}`;
+
 describe('a change with an id', () => {
   const bitRate = (rate: 9600 | 4800) => ({ kind: 'bit-rate', bitRate: rate }) as const;
-  const id = (n: number) => `01969a00-0000-7000-8000-0000000ed1${n.toString(16).padStart(2, '0')}`;
   it('is made once however often it is sent, and answered as it was, also when others changed the site since', async () => {
     const siteId = await stored();
     const asked = { revision: 2, edit: bitRate(9600), id: id(1) };
@@ -147,8 +149,80 @@ describe('design in the database', () => {
       revision = back.revision;
       expect((await loadDesign(context, siteId)).design).toEqual(steps[at]);
       expect(jsonpatch.applyPatch(structuredClone(steps[at + 1]!), back.changes).newDocument).toEqual(steps[at]);
-      expect(back.canUndo).toBe(true);
+      expect(back.undoes).not.toBeNull();
     }
+  });
+
+  it('says what undo and redo would do, redoes what was undone, and forgets it with the next change', async () => {
+    const siteId = await stored();
+    const [a, b] = laidOut.strings;
+    const swap = { kind: 'hang-string', stringId: a!.id, place: b!.place } as const;
+    const ways = ({ undoes, redoes }: { undoes: string | null; redoes: string | null }) => [undoes, redoes];
+    const swapped = `string ${a!.number} to INV-01 tracker ${b!.place!.tracker}`;
+    const set = 'the last change';
+
+    const first = await editDesign(context, siteId, { revision: 2, edit: swap });
+    expect(ways(first)).toEqual([swapped, null]);
+    const second = await editDesign(context, siteId, { revision: 3, edit: { kind: 'number-chain' } });
+    expect(ways(second)).toEqual(['addresses and terminators', null]);
+    const both = (await loadDesign(context, siteId)).design;
+
+    expect(ways(await undoChange(context, siteId, { revision: 4 }))).toEqual([swapped, 'addresses and terminators']);
+    expect(ways(await undoChange(context, siteId, { revision: 5 }))).toEqual([set, swapped]);
+    expect((await loadDesign(context, siteId)).design).toEqual(laidOut);
+    expect(ways(await loadDesign(context, siteId))).toEqual([set, swapped]);
+
+    expect(ways(await redoChange(context, siteId, { revision: 6 }))).toEqual([swapped, 'addresses and terminators']);
+    const redone = await redoChange(context, siteId, { revision: 7 });
+    expect(ways(redone)).toEqual(['addresses and terminators', null]);
+    expect((await loadDesign(context, siteId)).design).toEqual(both);
+    expect(await problemOf(redoChange(context, siteId, { revision: 8 }))).toMatchObject({
+      status: 409,
+      title: 'Nothing to redo',
+    });
+
+    await undoChange(context, siteId, { revision: 8 });
+    const other = await editDesign(context, siteId, { revision: 9, edit: { kind: 'remove-plane', planeId: 'south' } });
+    expect(other.redoes).toBeNull();
+    expect(await problemOf(redoChange(context, siteId, { revision: 10 }))).toMatchObject({ status: 409 });
+  });
+
+  it('makes a redo once, however often it is sent', async () => {
+    const siteId = await stored();
+    await editDesign(context, siteId, { revision: 2, edit: { kind: 'number-chain' } });
+    await undoChange(context, siteId, { revision: 3 });
+    const redo = { revision: 4, id: id(77) };
+    const answers = [await redoChange(context, siteId, redo), await redoChange(context, siteId, redo)];
+    expect(answers[1]).toEqual(answers[0]);
+    expect((await loadDesign(context, siteId)).revision).toBe(5);
+    // The same id for the way back is another change, and refused.
+    expect(await problemOf(undoChange(context, siteId, redo))).toMatchObject({ status: 409 });
+  });
+
+  it('puts a site aside, out of sight, and back, and takes nothing of it away', async () => {
+    const siteId = await stored();
+    const standing = async () => (await listSites(context)).find((s) => s.id === siteId)?.standing;
+    expect(await standing()).toBe('open');
+    const before = await loadDesign(context, siteId);
+    for (const to of ['archived', 'deleted', 'open'] as const) {
+      expect(await setStanding(context, siteId, to)).toEqual({ standing: to });
+      expect(await standing()).toBe(to);
+      expect(await loadDesign(context, siteId)).toEqual(before);
+    }
+    expect(await problemOf(setStanding(context, id(1), 'deleted'))).toMatchObject({ status: 404 });
+  });
+
+  it('starts a site with the design of another, under its own name and without its past', async () => {
+    const siteId = await stored();
+    const copyId = await copySite(context, siteId, 'The second hall');
+    const copy = await loadDesign(context, copyId);
+    expect(copy).toMatchObject({ revision: 1, undoes: null, redoes: null });
+    expect(copy.design).toEqual({ ...laidOut, survey: { ...laidOut.survey, name: 'The second hall' } });
+    expect((await listSites(context)).find((s) => s.id === copyId)).toMatchObject({
+      stage: 'design',
+      standing: 'open',
+    });
+    expect(await problemOf(copySite(context, id(1), 'Nobody'))).toMatchObject({ status: 404 });
   });
 
   it('sums a site up after the change, and again when design or rules moved since', async () => {

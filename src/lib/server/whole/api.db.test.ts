@@ -205,11 +205,12 @@ describe('the server', () => {
     const [a, b] = file.design.strings;
     const edit = { kind: 'hang-string', stringId: a!.id, place: b!.place } as const;
     const edited = await change('edits', { revision, edit });
-    expect(edited).toEqual({ revision: revision + 1, canUndo: true, changes: [] });
+    expect(edited).toMatchObject({ revision: revision + 1, redoes: null, changes: [] });
+    expect(edited.undoes).toContain(`string ${a!.number} to INV-`);
     const undone = await change('undo', { revision: revision + 1 });
     const back = jsonpatch.applyPatch(structuredClone(applyEdit(file.design, edit)), undone.changes).newDocument;
     expect(back).toEqual(file.design);
-    expect(undone).toMatchObject({ revision: revision + 2, canUndo: false });
+    expect(undone).toMatchObject({ revision: revision + 2, undoes: null, redoes: edited.undoes });
   });
   it('is well while its database is', async () =>
     expect(await (await fetch(`${at}/healthz`)).json()).toEqual({ status: 'ok', database: 'ok' }));
@@ -266,6 +267,11 @@ describe('the server', () => {
     expect(pdf.headers.get('content-type')).toBe('application/pdf');
     const bytes = Buffer.from(await pdf.arrayBuffer());
     expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
-    expect((bytes.toString('latin1').match(/\/Type \/Page\b/g) ?? []).length).toBeGreaterThan(5);
+    const objects = bytes.toString('latin1');
+    expect((objects.match(/\/Type \/Page\b/g) ?? []).length).toBeGreaterThan(5);
+    // Tagged (PDF 32000-1, 14.8), with bookmarks, and drawings that are told in words.
+    for (const part of ['/StructTreeRoot', '/Marked true', '/S /TH', '/S /Figure', '/Outlines'])
+      expect(objects, part).toContain(part);
+    expect(objects).toMatch(/\/Alt \(One-line diagram of INV-01 to INV-08/);
   });
 });

@@ -96,6 +96,16 @@ afterAll(async () => {
   database.remove();
 });
 
+/** How long the server says that it is not well, ms from now; more than any limit where it never is. */
+async function msUntilWell(): Promise<number> {
+  const began = performance.now();
+  while (performance.now() - began < 10_000) {
+    if ((await asked('/healthz')).status === 200) return performance.now() - began;
+    await pause(50);
+  }
+  return Number.POSITIVE_INFINITY;
+}
+
 describe('the server', () => {
   it('lives through ended sessions, and is back within two seconds', async () => {
     const back = await underLoad(async () => {
@@ -124,8 +134,8 @@ describe('the server', () => {
         for (const { ms } of [api, page, health]) expect(ms).toBeLessThan(3000);
         database.start();
       });
-      expect(back).toBeLessThan(2000);
-      expect((await asked('/healthz')).status).toBe(200);
+      // The health of the server is looked at twice a second: it is well within the same two seconds.
+      expect(back + (await msUntilWell())).toBeLessThan(2000);
     }
   });
 

@@ -118,7 +118,7 @@
 
 <form method="POST" use:enhance novalidate class="space-y-3">
   {#each groups as group (group.title)}
-    <fieldset>
+    <fieldset class="min-w-0">
       {#if group.title}<legend class="mb-1 font-semibold">{group.title}</legend>{/if}
       <div class="grid grid-cols-2 items-end gap-x-3 gap-y-2 sm:grid-cols-3 xl:grid-cols-4">
         {#each fieldsOf(schema, group.paths) as field (field.path)}

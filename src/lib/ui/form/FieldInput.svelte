@@ -1,5 +1,7 @@
 <script lang="ts">
   import { Helper, Input, Label, Select } from 'flowbite-svelte';
+  import Formula from '$lib/ui/Formula.svelte';
+  import DateInput from './DateInput.svelte';
   import type { Field } from './fields';
 
   type Choice = { value: string; name: string };
@@ -36,7 +38,7 @@
 
 <div class="min-w-0 [&_input]:h-8 [&_input]:py-0 [&_select]:h-8 [&_select]:py-0">
   <Label for={id} class="mb-0.5 text-sm font-normal text-dim">
-    {field.label}{#if field.unit}&nbsp;<span class="num">[{field.unit}]</span>{/if}
+    <Formula line={field.label} />{#if field.unit}&nbsp;<span class="num">[{field.unit}]</span>{/if}
   </Label>
   {#if choices || field.kind === 'choice' || field.kind === 'yes-no'}
     <Select
@@ -64,6 +66,8 @@
       aria-describedby={described}
       placeholder={field.nullable ? 'not known yet' : ''}
     />
+  {:else if field.kind === 'date'}
+    <DateInput {id} name={field.path} bind:value={value as string} {invalid} describedby={described} />
   {:else}
     <Input
       {id}

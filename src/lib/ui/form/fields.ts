@@ -5,7 +5,7 @@ export interface Field {
   readonly path: string;
   readonly label: string;
   readonly unit: string;
-  readonly kind: 'number' | 'text' | 'choice' | 'yes-no';
+  readonly kind: 'number' | 'text' | 'date' | 'choice' | 'yes-no';
   readonly nullable: boolean;
   readonly choices: readonly (string | number)[];
 }
@@ -21,6 +21,7 @@ function kindOf(schema: z.ZodType): Pick<Field, 'kind' | 'choices'> {
   if (schema instanceof z.ZodEnum) return { kind: 'choice', choices: schema.options };
   if (schema instanceof z.ZodUnion)
     return { kind: 'choice', choices: schema.options.map((o) => (o as z.ZodLiteral<number>).value) };
+  if (schema instanceof z.ZodISODate) return { kind: 'date', choices: [] };
   return { kind: 'text', choices: [] };
 }
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { useLog } from '$lib/client/logState.svelte';
+  import { signOn } from '$lib/client/signOn.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import { lineOfEntry } from './words';
@@ -8,6 +9,11 @@
   const time = (ms: number) => new Date(ms).toTimeString().slice(0, 5);
 </script>
 
+{#if !signOn.by}<p class="border-l-4 border-ink bg-sheet px-3 py-2">
+    What you record carries your name: <button type="button" class="underline" popovertarget="sign-on"
+      >say who you are</button
+    > first.
+  </p>{/if}
 {#if log.silent}<p class="border-l-4 border-tight bg-sheet px-3 py-2" role="status">
     {log.readAtMs === null
       ? 'Nobody answers, and the record of this site was not read yet: nothing here says what is safe.'

@@ -5,10 +5,10 @@ import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
 import { IRRADIANCE_FACTOR } from '../../currents';
 import { cableNeedA } from '../../homeRun';
-import type { StringOnInput } from '../../onInput';
+import type { CableLoad } from '../../onInput';
 
 /** Current of a DC cable, A: its own string, what its sisters push back, or its fuse, against what it may carry where it lies. */
-export const CABLE_CURRENT = rule<StringOnInput>()({
+export const CABLE_CURRENT = rule<CableLoad>()({
   id: 'strings.cable-current',
   title: 'DC cable carries the string',
   unit: 'A',

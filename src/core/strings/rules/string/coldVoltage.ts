@@ -2,7 +2,7 @@ import { published } from '../../../kernel/check';
 import { atMost, withVerdict } from '../../../kernel/judgement';
 import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
-import type { StringOnInput } from '../../onInput';
+import type { StringLength } from '../../onInput';
 import { coldReserveK } from '../../window';
 import { IEC_STRINGS } from '../sources';
 
@@ -10,7 +10,7 @@ import { IEC_STRINGS } from '../sources';
 const RESERVE_PERCENT = 1;
 
 /** Open-circuit voltage on the coldest morning, V: n · U_oc,cold by the method in force, against the DC limit (IEC 62548-1). */
-export const COLD_VOLTAGE = rule<StringOnInput>()({
+export const COLD_VOLTAGE = rule<StringLength>()({
   id: 'strings.uoc-cold',
   title: 'Open-circuit voltage on the coldest morning',
   unit: 'V',

@@ -2,12 +2,12 @@ import { dataSheet } from '../../../kernel/check';
 import { found } from '../../../kernel/judgement';
 import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
-import type { StringOnInput } from '../../onInput';
+import type { StringLength } from '../../onInput';
 
 const volts = (x: number) => `${fixed(x, 1)} V`;
 
 /** Whether a string keeps the inverter at full power from the hottest to the coldest hour. Outside harms nothing and loses energy: tight. */
-export const FULL_POWER = rule<StringOnInput>()({
+export const FULL_POWER = rule<StringLength>()({
   id: 'strings.full-power',
   title: 'Keeps full power at both ends',
   unit: 'modules',

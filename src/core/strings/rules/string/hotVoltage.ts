@@ -2,10 +2,10 @@ import { dataSheet } from '../../../kernel/check';
 import { atLeast } from '../../../kernel/judgement';
 import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
-import type { StringOnInput } from '../../onInput';
+import type { StringLength } from '../../onInput';
 
 /** Working voltage in the heat, V: n · U_mp,hot stays inside the tracking range. */
-export const HOT_VOLTAGE = rule<StringOnInput>()({
+export const HOT_VOLTAGE = rule<StringLength>()({
   id: 'strings.ump-hot',
   title: 'Tracks in the heat',
   unit: 'V',

@@ -2,10 +2,10 @@ import { dataSheet } from '../../../kernel/check';
 import { atLeast } from '../../../kernel/judgement';
 import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
-import type { StringOnInput } from '../../onInput';
+import type { StringLength } from '../../onInput';
 
 /** Open-circuit voltage in the heat, V: n · U_oc,hot reaches the start-up voltage, or the unit sleeps through a hot morning. */
-export const START = rule<StringOnInput>()({
+export const START = rule<StringLength>()({
   id: 'strings.start',
   title: 'Starts in the heat',
   unit: 'V',

@@ -5,14 +5,22 @@ import {
   createRequest,
   createdSchema,
   editRequest,
+  listedSitesSchema,
   openedSiteSchema,
   releaseRequest,
   releasedSchema,
+  standingRequest,
   undoRequest,
 } from '$lib/schemas/site';
 import type { Operation } from '../operation';
 
 export const siteOperations: readonly Operation[] = [
+  {
+    path: '/api/v1/sites',
+    method: 'get',
+    summary: 'Every site of the yard, with how it stands',
+    response: listedSitesSchema,
+  },
   {
     path: '/api/v1/sites',
     method: 'post',
@@ -34,6 +42,21 @@ export const siteOperations: readonly Operation[] = [
     method: 'get',
     summary: 'A site as it stands: its design, its releases, and units that have to be switched off',
     response: openedSiteSchema,
+  },
+  {
+    path: '/api/v1/sites/{id}/standing',
+    method: 'post',
+    summary: 'Put a site aside or out of sight, or back into the yard',
+    request: standingRequest,
+    response: standingRequest,
+  },
+  {
+    path: '/api/v1/sites/{id}/copy',
+    method: 'post',
+    summary: 'A new site that starts with the design of this one',
+    request: createRequest,
+    response: createdSchema,
+    status: '201',
   },
   {
     path: '/api/v1/sites/{id}/project',
@@ -58,6 +81,13 @@ export const siteOperations: readonly Operation[] = [
     path: '/api/v1/sites/{id}/undo',
     method: 'post',
     summary: 'Take the last change back',
+    request: undoRequest,
+    response: changedSchema,
+  },
+  {
+    path: '/api/v1/sites/{id}/redo',
+    method: 'post',
+    summary: 'Make the change again that was taken back last',
     request: undoRequest,
     response: changedSchema,
   },

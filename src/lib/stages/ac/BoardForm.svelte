@@ -1,0 +1,24 @@
+<script lang="ts">
+  import type { Board } from '$core/site/parts';
+  import { boardSchema } from '$core/site/parts';
+  import { useSite } from '$lib/client/siteState.svelte';
+  import EditForm from '$lib/ui/form/EditForm.svelte';
+
+  const site = useSite();
+  const boardForm = boardSchema.omit({ position: true });
+</script>
+
+<section class="sheet p-3" aria-labelledby="board" data-part="board">
+  <h2 id="board" class="mb-2">Board</h2>
+  {#key site.design.board}
+    <EditForm
+      schema={boardForm}
+      value={site.design.board}
+      groups={[{ title: '', paths: ['label', 'busbarA', 'mainBreakerA', 'mainAmbientC'] }]}
+      prefix="board"
+      label="Save the board"
+      save={(value) =>
+        site.apply({ kind: 'board', board: { ...site.design.board, ...(value as Omit<Board, 'position'>) } })}
+    />
+  {/key}
+</section>

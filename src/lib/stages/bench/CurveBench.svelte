@@ -1,0 +1,36 @@
+<script lang="ts">
+  import { fixed } from '$core/kernel/quantity';
+  import { trackerCurve } from '$core/strings/curve/tracker';
+  import CurveChart from '$lib/stages/strings/CurveChart.svelte';
+  import type { BenchState } from './benchState.svelte';
+  import { BOX } from './benchState.svelte';
+
+  let { bench }: { bench: BenchState } = $props();
+</script>
+
+<section class="sheet p-3 lg:col-span-2" aria-labelledby="b-curve">
+  <header class="flex flex-wrap items-end gap-3 text-sm text-dim">
+    <h2 id="b-curve" class="mr-auto text-ink">Curve of a tracker</h2>
+    <label
+      >Light, W/m²<input class="num w-24 {BOX}" type="number" min="1" max="1600" bind:value={bench.irradiance} /></label
+    >
+    <label>Cell, °C<input class="num w-20 {BOX}" type="number" min="-40" max="100" bind:value={bench.cellC} /></label>
+  </header>
+  {#if bench.best && bench.lit}
+    <p>
+      <b class="num">{fixed(bench.best.powerW / 1000, 2)} kW</b> at
+      <b class="num">{fixed(bench.best.voltageV, 1)} V</b>, inside
+      {bench.range.minV} to {bench.range.maxV} V.
+    </p>
+    <CurveChart
+      curve={trackerCurve(bench.lit)}
+      window={bench.range}
+      best={bench.best}
+      label="Current and power of {bench.strings} strings of {bench.modules} modules; highest {fixed(
+        bench.best.powerW / 1000,
+        2,
+      )} kW"
+    />
+  {:else if !bench.model}<p>This sheet describes no real curve (SM01).</p>
+  {:else}<p role="alert" class="text-stop">Light must be 1 to 1600 W/m² and the cell −40 to 100 °C.</p>{/if}
+</section>

@@ -1,0 +1,105 @@
+<script lang="ts">
+  import { Button } from 'flowbite-svelte';
+  import { dragHandleZone } from 'svelte-dnd-action';
+  import type { Check } from '$core/kernel/check';
+  import { fixed } from '$core/kernel/quantity';
+  import type { ChainDevice } from '$core/links/part';
+  import { BIT_RATES, newDevice } from '$core/links/part';
+  import { linksResults } from '$core/links/results';
+  import { useSite } from '$lib/client/siteState.svelte';
+  import DeviceRow from './DeviceRow.svelte';
+
+  let { checks }: { checks: readonly Check[] } = $props();
+  const site = useSite();
+  const chain = $derived(site.design.chain);
+  const results = $derived(linksResults(site.design));
+  const hops = $derived(new Map(results.hops.map((h) => [h.to.id, h.cableM])));
+  const addresses = $derived(
+    new Map(checks.filter((c) => c.id === 'links.address').map((c) => [c.subject.id, c.verdict])),
+  );
+  let dragged = $state.raw<ChainDevice[] | null>(null);
+  const devices = $derived(dragged ?? chain.devices);
+  let open = $state('');
+  let said = $state('');
+
+  const reorder = (ids: string[]) => site.apply({ kind: 'chain-order', ids });
+  function move(device: ChainDevice, by: 1 | -1) {
+    const ids = chain.devices.map((d) => d.id);
+    const from = ids.indexOf(device.id);
+    const to = from + by;
+    if (to < 0 || to >= ids.length) return;
+    ids.splice(from, 1);
+    ids.splice(to, 0, device.id);
+    said = `${device.label} is now number ${to + 1} of ${ids.length}`;
+    void reorder(ids).then(() => document.getElementById(`move-${by > 0 ? 'down' : 'up'}-${device.id}`)?.focus());
+  }
+  async function add(kind: 'logger' | 'meter') {
+    const id = `${kind}-${crypto.randomUUID().slice(0, 8)}`;
+    const label = `${kind === 'logger' ? 'Logger' : 'Meter'} ${chain.devices.filter((d) => d.kind === kind).length + 1}`;
+    await site.apply({ kind: 'chain-device', device: newDevice(id, kind, label) });
+    if (kind === 'logger') await reorder([id, ...chain.devices.map((d) => d.id).filter((d) => d !== id)]);
+  }
+  const setRate = (text: string) =>
+    site.apply({ kind: 'bit-rate', bitRate: BIT_RATES.find((r) => String(r) === text) ?? null });
+</script>
+
+<section class="sheet p-3" aria-labelledby="chain">
+  <header class="mb-1 flex flex-wrap items-center gap-3">
+    <h2 id="chain">RS-485 chain</h2>
+    <label class="flex items-center gap-2 text-sm text-dim"
+      >Bit rate
+      <select
+        class="num h-8 border border-rule bg-white py-0 pr-7 pl-2 text-ink"
+        value={String(chain.bitRate ?? '')}
+        onchange={(e) => setRate(e.currentTarget.value)}
+      >
+        <option value="">not known yet</option>
+        {#each BIT_RATES as rate (rate)}<option value={String(rate)}>{rate} bit/s</option>{/each}
+      </select>
+    </label>
+    <Button size="xs" disabled={!devices.length} onclick={() => site.apply({ kind: 'number-chain' })}
+      >Number along the chain, terminate both ends</Button
+    >
+    <Button size="xs" color="alternative" onclick={() => add('logger')}>Add a logger</Button>
+    <Button size="xs" color="alternative" onclick={() => add('meter')}>Add a meter</Button>
+    <p class="num ml-auto">
+      {results.lengthM.value === null ? 'length unknown' : `${fixed(results.lengthM.value, 1)} m of cable`}
+    </p>
+  </header>
+  <p aria-live="polite" class="sr-only">{said}</p>
+  {#if devices.length === 0}
+    <p class="text-dim">
+      The devices on the bus stand here in their order, each with address, terminator and the cable to it. Nothing yet:
+      inverters join the chain as they are added on the <a class="underline" href="/sites/{site.siteId}/survey"
+        >survey</a
+      >.
+    </p>
+  {:else}
+    <p class="mb-1 text-sm text-dim">In to out, first the logger or lead unit. Drag by the grip, or use the arrows.</p>
+    <ol
+      use:dragHandleZone={{ items: devices.map((d) => ({ ...d })), flipDurationMs: 120, dropTargetStyle: {} }}
+      onconsider={(e) => (dragged = e.detail.items as ChainDevice[])}
+      onfinalize={(e) => {
+        const ids = (e.detail.items as ChainDevice[]).map((d) => d.id);
+        dragged = e.detail.items as ChainDevice[];
+        void reorder(ids).then(() => (dragged = null));
+      }}
+    >
+      {#each devices as d, i (d.id)}
+        <li class="border-t border-rule bg-sheet" data-part={d.id}>
+          <DeviceRow
+            device={d}
+            before={devices[i - 1] ?? null}
+            index={i}
+            last={i === devices.length - 1}
+            hopM={hops.get(d.id)}
+            verdict={addresses.get(d.id) ?? 'unknown'}
+            open={open === d.id}
+            ontoggle={() => (open = open === d.id ? '' : d.id)}
+            onmove={(by) => move(d, by)}
+          />
+        </li>
+      {/each}
+    </ol>
+  {/if}
+</section>

@@ -1,0 +1,126 @@
+<script lang="ts">
+  import { dragHandle } from 'svelte-dnd-action';
+  import { fixed } from '$core/kernel/quantity';
+  import type { Verdict } from '$core/kernel/check';
+  import { measuredM } from '$core/links/chain';
+  import type { ChainDevice } from '$core/links/part';
+  import { useSite } from '$lib/client/siteState.svelte';
+  import { chainDeviceForm, chainDeviceFromForm, chainDeviceToForm, halfPlace } from '$lib/schemas/forms';
+  import EditForm from '$lib/ui/form/EditForm.svelte';
+  import VerdictMark from '$lib/ui/VerdictMark.svelte';
+
+  let {
+    device: d,
+    before,
+    index,
+    last,
+    hopM,
+    verdict,
+    open,
+    ontoggle,
+    onmove,
+  }: {
+    device: ChainDevice;
+    /** The device before it; null for the first. */
+    before: ChainDevice | null;
+    index: number;
+    last: boolean;
+    /** Cable from the device before it, m; null while unknown. */
+    hopM: number | null | undefined;
+    /** How its address stands. */
+    verdict: Verdict;
+    /** Its form is open. */
+    open: boolean;
+    ontoggle: () => void;
+    onmove: (by: 1 | -1) => void;
+  } = $props();
+  const site = useSite();
+  const changed = (device: ChainDevice) => site.apply({ kind: 'chain-device', device });
+  const paths = $derived(
+    d.inverterId
+      ? ['entryM', ...(before ? ['hopM'] : [])]
+      : ['label', 'address', 'unitLoads', 'entryM', 'hopM', 'xM', 'yM', 'zM'],
+  );
+  const ARROW = 'h-9 w-9 border border-rule disabled:opacity-40';
+</script>
+
+<div
+  class="grid grid-cols-[auto_1fr_auto] items-center gap-x-3 gap-y-1 py-1.5 sm:grid-cols-[auto_9rem_auto_1fr_auto_auto]"
+>
+  <span
+    use:dragHandle
+    aria-label="Drag {d.label}"
+    class="num flex h-9 w-11 cursor-grab items-center justify-center border border-rule bg-paper">⠿ {index + 1}</span
+  >
+  <button type="button" class="text-left" aria-expanded={open} onclick={ontoggle}>
+    <span class="font-semibold underline decoration-rule underline-offset-4">{d.label}</span>
+  </button>
+  <span class="flex items-center gap-1">
+    {#if d.kind === 'logger'}<span class="text-sm text-dim">asks, has no address</span>{:else}
+      <label class="text-sm text-dim"
+        >address
+        <input
+          class="num ml-1 w-20 border border-rule bg-white px-2 py-1 text-ink"
+          type="number"
+          min="1"
+          max="247"
+          value={d.address}
+          placeholder="still 1"
+          aria-label="Address of {d.label}"
+          onchange={(e) =>
+            changed({ ...d, address: e.currentTarget.value === '' ? null : Number(e.currentTarget.value) })}
+        />
+      </label>
+      <VerdictMark {verdict} word={false} />
+    {/if}
+  </span>
+  <button
+    type="button"
+    class="justify-self-start border px-2 py-1 text-sm {d.terminated
+      ? 'border-ink bg-ink text-paper'
+      : 'border-dashed border-dim'}"
+    aria-pressed={d.terminated}
+    onclick={() => changed({ ...d, terminated: !d.terminated })}
+  >
+    {d.terminated ? '⊣ 120 Ω on' : '120 Ω off'}
+  </button>
+  <span class="num text-right text-sm text-dim"
+    >{index === 0 ? 'start' : hopM == null ? 'hop unknown' : `${fixed(hopM, 1)} m`}</span
+  >
+  <span class="flex gap-1">
+    <button
+      id="move-up-{d.id}"
+      type="button"
+      class={ARROW}
+      disabled={index === 0}
+      aria-label="Move {d.label} up"
+      onclick={() => onmove(-1)}>↑</button
+    >
+    <button
+      id="move-down-{d.id}"
+      type="button"
+      class={ARROW}
+      disabled={last}
+      aria-label="Move {d.label} down"
+      onclick={() => onmove(1)}>↓</button
+    >
+  </span>
+</div>
+{#if open}
+  <div class="bg-paper p-2">
+    <EditForm
+      schema={chainDeviceForm}
+      value={chainDeviceToForm(d, before ? measuredM(before, d) : null)}
+      prefix="device-{d.id}"
+      label="Save"
+      refine={halfPlace}
+      groups={[{ title: '', paths }]}
+      save={(value) => changed(chainDeviceFromForm(d, before, chainDeviceForm.parse(value)))}
+    />
+    {#if !d.inverterId}<button
+        type="button"
+        class="mt-2 underline"
+        onclick={() => site.apply({ kind: 'remove-chain-device', deviceId: d.id })}>Take {d.label} off the chain</button
+      >{/if}
+  </div>
+{/if}

@@ -1,0 +1,118 @@
+<script lang="ts">
+  import type { SiteDesign } from '$core/design';
+  import { fixed } from '$core/kernel/quantity';
+  import { kindNamed } from '$core/proving/kinds';
+  import { STRING_TEST } from '$core/proving/kinds/stringTest';
+  import { LIGHT_STANDS_MS } from '$core/proving/light';
+  import { TOO_DARK_WM2, expectedReading } from '$core/proving/stringCauses';
+  import type { PvString, SiteInverter } from '$core/site/parts';
+  import GateMark from '$lib/ui/GateMark.svelte';
+  import EntryForm from '$lib/ui/record/EntryForm.svelte';
+  import { named, when } from '$lib/ui/record/words';
+  import type { StringPick } from './stringPick.svelte';
+  import { STRING_GATES, STRING_KINDS } from './stringPick.svelte';
+
+  let { pick, design, unit, string }: { pick: StringPick; design: SiteDesign; unit: SiteInverter; string: PvString } =
+    $props();
+
+  /** The newest light on record, where it was read within minutes: offered by name, never filled in. */
+  let useLight = $state(false);
+  const light = $derived.by(() => {
+    const last = pick.log.entries.filter(STRING_TEST.is).findLast((e) => e.values.lightAt === null);
+    if (!last) return null;
+    const ageMs = pick.log.evidence.nowMs - Date.parse(last.doneAt);
+    return ageMs >= 0 && ageMs < LIGHT_STANDS_MS
+      ? { at: last.doneAt, ...last.values, ageMin: Math.round(ageMs / 60_000) }
+      : null;
+  });
+
+  function expectedFor({ cellC, irradianceWm2 }: Record<string, unknown>) {
+    if (!pick.module || typeof cellC !== 'number' || typeof irradianceWm2 !== 'number' || irradianceWm2 < TOO_DARK_WM2)
+      return null;
+    return expectedReading(pick.module, { modules: string.modules, cellC, irradianceWm2 });
+  }
+  const tag = (evidence: string) =>
+    pick.log.add({ kind: 'gate', subject: pick.subject, values: { gate: 'D-ID', result: 'pass', evidence } });
+  const open = (kind: string) => (pick.correctingKind ? pick.correctingKind === kind : kind === 'string-test');
+</script>
+
+<section class="sheet p-3" aria-labelledby="measure">
+  <h2 id="measure">
+    {unit.tag} · tracker {string.place?.tracker} · input {string.place?.input} · string {string.number}
+    <span class="font-normal text-dim">{string.modules} modules</span>
+  </h2>
+  <p class="mt-1 flex flex-wrap gap-x-4">
+    {#each STRING_GATES as gate (gate)}<span>{gate} <GateMark state={pick.stateOf(gate, string.id)} /></span>{/each}
+  </p>
+  {#each STRING_GATES as gate (gate)}{@const why = pick.log.evidence.gate(gate, string.id)?.why}{#if why}<p
+        class="text-sm text-dim"
+      >
+        {gate}: {named(why, design)}
+      </p>{/if}{/each}
+  {#if ['open', 'stale'].includes(pick.stateOf('D-ID', string.id)) && pick.log.evidence.closed('S-SAFE', 'site')}
+    <button
+      type="button"
+      class="mt-2 border border-ink px-3 py-2"
+      disabled={pick.log.busy}
+      onclick={() => tag(`tag at both ends, ${string.modules} modules counted`)}
+      >Tag at both ends, {string.modules} modules counted</button
+    >
+  {:else if !pick.log.evidence.closed('S-SAFE', 'site')}
+    <p class="mt-2 text-dim">Waits for the safe start of the day (gate S-SAFE, on Energise).</p>
+  {/if}
+  {#if pick.correcting}
+    <p class="mt-2 border-l-4 border-tight bg-paper px-3 py-2">
+      Correcting an entry: the old one stays on record, and the new one stands in its place and time.
+      <label class="mt-1 block text-sm text-dim"
+        >Why<input
+          class="block w-full border border-rule bg-white px-2 py-1 text-ink"
+          bind:value={pick.reason}
+        /></label
+      >
+      <button type="button" class="underline" onclick={pick.done}>Do not correct</button>
+    </p>
+  {/if}
+  {#each STRING_KINDS as name (name)}
+    {@const kind = kindNamed(name)}
+    {#if !pick.correctingKind || pick.correctingKind === name}
+      <details class="mt-3 border-t border-rule pt-2" open={open(name)}>
+        <summary class="cursor-pointer font-semibold">{kind.title}</summary>
+        {#if name === 'string-test' && light && !pick.correcting}
+          <label class="my-2 flex items-center gap-2"
+            ><input type="checkbox" bind:checked={useLight} /> The light of
+            <span class="num">{when(light.at).slice(11)}</span> stands: {light.irradianceWm2} W/m² and {light.cellC}
+            °C, read {light.ageMin} min ago</label
+          >
+        {/if}
+        <EntryForm
+          {kind}
+          subject={pick.subject}
+          reason={pick.reason}
+          corrects={pick.correcting}
+          label={pick.correcting
+            ? 'Record the correction'
+            : name === 'string-test'
+              ? 'Record the reading'
+              : `Record: ${kind.title.toLowerCase()}`}
+          prefill={name === 'string-test' && useLight && light && !pick.correcting
+            ? { cellC: light.cellC, irradianceWm2: light.irradianceWm2 }
+            : {}}
+          merge={(v) =>
+            name === 'string-test' ? { ...v, lightAt: useLight && light && !pick.correcting ? light.at : null } : v}
+          done={pick.done}
+        >
+          {#snippet extra(values)}
+            {#if name === 'string-test'}
+              {@const now = expectedFor(values)}
+              <p class="text-sm">
+                {now
+                  ? `Expected ${fixed(now.stringV, 1)} V ± ${fixed(now.u95Percent, 1)} %, ${fixed(now.currentA, 2)} A`
+                  : 'Expected voltage: enter cell temperature and irradiance (at least 100 W/m²).'}
+              </p>
+            {/if}
+          {/snippet}
+        </EntryForm>
+      </details>
+    {/if}
+  {/each}
+</section>

@@ -1,0 +1,27 @@
+<script lang="ts">
+  import { useSite } from '$lib/client/siteState.svelte';
+  import { dcCableForm, dcCableFromForm, dcCableToForm, halfAcceptance } from '$lib/schemas/forms';
+  import EditForm from '$lib/ui/form/EditForm.svelte';
+
+  const site = useSite();
+  const design = $derived(site.design);
+</script>
+
+<section class="sheet p-3" aria-labelledby="cable-title">
+  <h2 id="cable-title" class="mb-1">DC cable and string fuses</h2>
+  {#key design.dcCable}
+    <EditForm
+      schema={dcCableForm}
+      value={dcCableToForm(design.dcCable, design.strings)}
+      refine={(value) => halfAcceptance(value, design.strings)}
+      groups={[
+        { title: '', paths: ['sectionMm2', 'mode', 'ambientC', 'circuitsTogether', 'conductorC', 'fuseA'] },
+        { title: 'A drop above 2 %', paths: ['dropReason', 'dropMostPercent', 'dropStrings'] },
+      ]}
+      prefix="dc-cable"
+      label="Save the cable"
+      save={(value) =>
+        site.apply({ kind: 'dc-cable', dcCable: dcCableFromForm(dcCableForm.parse(value), design.strings) })}
+    />
+  {/key}
+</section>

@@ -1,0 +1,16 @@
+<script lang="ts">
+  // Not from the package's index: what one lazy part of it takes would come along with every Button.
+  import CommandPalette from 'flowbite-svelte/CommandPalette.svelte';
+  import type { FindItem } from './findItems';
+
+  let { open = $bindable(), items }: { open: boolean; items: FindItem[] } = $props();
+</script>
+
+<CommandPalette
+  bind:open
+  {items}
+  aria-label="Find"
+  classes={{ item: '[&[aria-selected=true]_div]:text-white', footer: 'hidden' }}
+  placeholder="Site, stage, unit, string or rule"
+  emptyMessage="Nothing is called like that."
+/>
