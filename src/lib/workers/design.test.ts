@@ -159,6 +159,20 @@ describe('demands that contradict each other', () => {
     expect(c.demands).toEqual(['all_modules', 'lock:plane-length']);
     expect(c.release[1]).toBe('Take off the lock: roof in strings of 17.');
   });
+  it.each([
+    [5, 'There was no time to narrow it down.', ['all_modules', 'pdc_max', 'lock:plane-length'], 0],
+    [7.5, 'There was no time to try everything that might release it.', ['all_modules', 'lock:plane-length'], 1],
+    [60, 'Dropping any one of them solves it.', ['all_modules', 'lock:plane-length'], 2],
+  ])('say how far they were looked into in %s s, at a second a question', (timeLimitS, said, demands, releases) => {
+    const d = siteOf(1, [plane('roof', 100)], trackingFrom(14));
+    const locked: SiteDesign = { ...d, locks: [{ kind: 'plane-length', planeId: 'roof', modules: 17 }] };
+    let asked = 0;
+    const counting: typeof solver = (model, options) => ((asked += 1), solver(model, options));
+    const c = explainConflict(locked, counting, { nowS: () => asked, timeLimitS })!;
+    expect(c.sentence).toContain(said);
+    expect(c.demands).toEqual(demands);
+    expect(c.release).toHaveLength(releases);
+  });
   it('are none where a layout exists', () => expect(conflictOf(site)).toBeNull());
 });
 

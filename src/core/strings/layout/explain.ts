@@ -56,11 +56,12 @@ export function explainConflict(
     const without = kept.filter((d) => d !== demand);
     if (conflicts(without)) kept = without;
   }
+  const narrowed = left() > 0;
   // What is offered is tried: with all the other demands in force, those of other contradictions too.
   const releasing = kept.filter((d) => ['optimal', 'feasible'].includes(answerTo(all.filter((other) => other !== d))));
   return {
     demands: kept.map((d) => (d.name === 'lock' ? `lock:${d.lock.kind}` : d.name)),
-    sentence: sentenceOf(design, kept, releasing, left() > 0),
+    sentence: sentenceOf(design, kept, releasing, { narrowed, tried: left() > 0 }),
     release: releasing.map((d) => releaseOf(design, d)),
   };
 }
@@ -101,11 +102,12 @@ function sentenceOf(
   design: StringsDesign,
   kept: readonly Demand[],
   releasing: readonly Demand[],
-  inTime: boolean,
+  inTime: { readonly narrowed: boolean; readonly tried: boolean },
 ): string {
   const cut = cutSentence(design, kept);
   const said = cut ?? `These demands contradict each other: ${kept.map((d) => wordsOf(design, d)).join('; ')}.`;
-  if (!inTime) return `${said} There was no time to narrow it down.`;
+  if (!inTime.narrowed) return `${said} There was no time to narrow it down.`;
+  if (!inTime.tried) return `${said} There was no time to try everything that might release it.`;
   if (releasing.length === 0) return `${said} Dropping one of them is not enough: something else contradicts as well.`;
   if (cut) return said;
   return releasing.length === kept.length
