@@ -5,6 +5,7 @@ import { chromium } from '@playwright/test';
 import { CHROMIUM } from '../scripts/browser.mjs';
 import { ensureBuilt } from '../scripts/build.mjs';
 import { freePort } from '../scripts/cluster.mjs';
+import { siteViews } from '../scripts/siteViews.mjs';
 import { startServer } from '../scripts/server.mjs';
 import { testCluster } from '../scripts/testDatabase.mjs';
 import { gzipSync } from 'node:zlib';
@@ -16,20 +17,6 @@ const MOVES = 15;
 const SITES = 500;
 const SCRIPT_MOST_KB = 170;
 const TASK_MOST_MS = 50;
-const STAGES = [
-  ...[
-    'survey',
-    'strings',
-    'strings/curves',
-    'strings/year',
-    'strings/lists',
-    'ac',
-    'links',
-    'log',
-    'energise',
-    'handover',
-  ],
-];
 
 const designs = await withModule('/bench/site.ts', async ({ bigSite }) => {
   const big = bigSite();
@@ -101,7 +88,7 @@ const limited = (what, value, unit, most) =>
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const bigId = await imported(designs.big);
-  for (const stage of STAGES)
+  for (const stage of siteViews())
     limited(`first load of ${stage}, script`, await scriptKb(`/sites/${bigId}/${stage}`), 'kB', SCRIPT_MOST_KB);
   limited('first load of the yard, script', await scriptKb('/'), 'kB', SCRIPT_MOST_KB);
   await page.goto(`${base}/sites/${bigId}/strings`);

@@ -1,3 +1,4 @@
+import type { HandOverSummary } from '$lib/schemas/handOver';
 import type { RunResult } from '$core/ac/results';
 import { runResults } from '$core/ac/results';
 import { assessSite } from '$core/design/assess';
@@ -56,21 +57,7 @@ export interface HandOver {
   readonly openPoints: readonly OpenPoint[];
   readonly waivers: readonly Entry[];
   readonly signatures: readonly EntryOf<'signature', { statement: string }>[];
-  readonly summary: {
-    readonly name: string;
-    readonly place: string;
-    readonly release: string | null;
-    readonly units: number;
-    readonly onGrid: number;
-    readonly strings: number;
-    readonly stringsProved: number;
-    readonly dcKw: number;
-    readonly acKw: number;
-    readonly lowestInsulationMohm: number | null;
-    readonly worstVoltagePercent: number | null;
-    readonly openPoints: number;
-    readonly entries: number;
-  };
+  readonly summary: HandOverSummary;
 }
 
 /** Everything the hand-over says, from the released design and the record. */

@@ -1,27 +1,9 @@
 <script lang="ts">
   import { fixed, formatQuantity } from '$core/kernel/quantity';
+  import type { HandOverSummary } from '$lib/schemas/handOver';
   import { useSite } from '$lib/client/siteState.svelte';
 
-  let {
-    summary: s,
-  }: {
-    summary: {
-      readonly name: string;
-      readonly place: string;
-      /** Letter of the release that is built; null where none is. */
-      readonly release: string | null;
-      readonly units: number;
-      readonly onGrid: number;
-      readonly strings: number;
-      readonly stringsProved: number;
-      readonly dcKw: number;
-      readonly acKw: number;
-      readonly lowestInsulationMohm: number | null;
-      readonly worstVoltagePercent: number | null;
-      readonly openPoints: number;
-      readonly entries: number;
-    };
-  } = $props();
+  let { summary: s }: { summary: HandOverSummary } = $props();
   const site = useSite();
   const figures = $derived([
     ['Units on grid', `${s.onGrid} of ${s.units}`],
