@@ -1,4 +1,5 @@
 import type { InverterType } from '../src/core/equipment/inverterType';
+import { BLANK_BODY } from '../src/core/equipment/inverterBody';
 import type { ModuleType } from '../src/core/equipment/moduleType';
 import { suggestRun } from '../src/core/ac/suggestRun';
 import type { Entry } from '../src/core/proving/entry';
@@ -10,6 +11,9 @@ import { lineOf } from '../src/core/site/line';
 import { withChainNumbered } from '../src/core/links/edits';
 import { newDevice } from '../src/core/links/part';
 import { withInverter, withInverterType, withModuleType, withPlane } from '../src/core/testing/edits';
+import { withHung, withWall } from '../src/core/mounting/edits';
+import type { Wall } from '../src/core/mounting/part';
+import { newWall } from '../src/core/mounting/part';
 import { withRun } from '../src/core/ac/edits';
 import { withStrings } from '../src/core/strings/arrange';
 import type { SiteDesign } from '../src/core/design';
@@ -87,6 +91,43 @@ const BAY_100: InverterType['bay'] = {
   torqueMinNm: 20,
   torqueMaxNm: 30,
 };
+/** A body with four handles, four bracket holes and two safety screws; its centre of gravity a little off the middle. */
+const bodyOf = (widthMm: number, heightMm: number, depthMm: number, keptMm: number): InverterType['body'] => ({
+  ...BLANK_BODY,
+  widthMm,
+  heightMm,
+  depthMm,
+  leftMm: keptMm,
+  rightMm: keptMm,
+  topMm: 500,
+  bottomMm: 500,
+  frontMm: 1000,
+  besideMm: keptMm,
+  stackedMm: keptMm + 200,
+  centreXMm: widthMm / 2 + 20,
+  centreYMm: heightMm / 2 - 10,
+  centreZMm: depthMm / 2,
+  bracketBottomMm: heightMm - 450,
+  slotMm: 13,
+  boltMm: 10,
+  gearOnly: false,
+  handles: [
+    { xMm: 0, yMm: 100 },
+    { xMm: widthMm, yMm: 100 },
+    { xMm: widthMm, yMm: heightMm - 100 },
+    { xMm: 0, yMm: heightMm - 100 },
+  ],
+  bracketHoles: [
+    { xMm: 125, yMm: heightMm - 100 },
+    { xMm: widthMm - 125, yMm: heightMm - 100 },
+    { xMm: 125, yMm: heightMm - 400 },
+    { xMm: widthMm - 125, yMm: heightMm - 400 },
+  ],
+  safetyHoles: [
+    { xMm: 50, yMm: 40 },
+    { xMm: widthMm - 50, yMm: 40 },
+  ],
+});
 const inverter = (id: string, name: string, over: Partial<InverterType>): InverterType => ({
   id,
   name,
@@ -117,6 +158,7 @@ const inverter = (id: string, name: string, over: Partial<InverterType>): Invert
   dischargeWaitS: 300,
   busUnitLoads: 0.125,
   bay: BAY_100,
+  body: bodyOf(1050, 660, 370, 500),
   ...over,
 });
 
@@ -129,6 +171,7 @@ const INVERTERS: InverterType[] = [
     dcMaxW: 40_000,
     trackers: 4,
     massKg: 34,
+    body: bodyOf(560, 520, 230, 300),
     startV: 200,
     mpptMinV: 160,
     bay: {
@@ -154,6 +197,7 @@ const INVERTERS: InverterType[] = [
     dcMaxW: 80_000,
     trackers: 6,
     massKg: 62,
+    body: bodyOf(700, 520, 300, 300),
     bay: {
       ...BAY_100,
       studM: 8,
@@ -176,6 +220,7 @@ const INVERTERS: InverterType[] = [
     dcMaxW: 187_500,
     trackers: 12,
     massKg: 92,
+    body: bodyOf(1090, 690, 380, 500),
     bay: { ...BAY_100, palmMaxWidthMm: 38 },
   }),
   inverter('ostwick-185', 'Ostwick 185 (690 V)', {
@@ -196,6 +241,7 @@ const INVERTERS: InverterType[] = [
     dcMaxW: 250_000,
     trackers: 9,
     massKg: 98,
+    body: bodyOf(1040, 650, 370, 700),
     bay: {
       ...BAY_100,
       studM: 12,
@@ -227,6 +273,7 @@ const INVERTERS: InverterType[] = [
     trackerOperatingMaxA: 32,
     trackerShortCircuitMaxA: 50,
     massKg: 118,
+    body: bodyOf(1100, 720, 390, 700),
     dischargeWaitS: 900,
     bay: {
       ...BAY_100,
@@ -344,6 +391,7 @@ function iceRink(): SiteDesign {
       position: { xM: 6 + 4.5 * n, yM: 0.4, zM: 1.3 },
     });
   }
+  d = onRinkWall(d);
   d = withStrings(d, legalLayout(d).strings);
   for (const unit of d.inverters) {
     const blank = d.runs.find((r) => r.inverterId === unit.id);
@@ -383,6 +431,68 @@ function iceRink(): SiteDesign {
   };
   return withChainNumbered({ ...d, chain: { bitRate: 9600, devices: [logger, ...d.chain.devices, meter] } });
 }
+
+/** The long north wall of the machine room: eight units in a row, each with its terminals where the survey has them. */
+function onRinkWall(d: SiteDesign): SiteDesign {
+  const wall: Wall = {
+    ...newWall('machine-room', 'Machine room wall', 46_000, 3600),
+    material: 'concrete',
+    thicknessMm: 200,
+    floorMinMm: 600,
+    waterMarkMm: 0,
+    topMostMm: 2000,
+    frontMm: 1800,
+    facing: '2',
+    publicReach: false,
+    flammables: false,
+    trayMm: 300,
+    boardXMm: 0,
+    boardYMm: 700,
+    facesDeg: 180,
+    awningDepthM: 0,
+    tensionCapacityN: 5200,
+    shearCapacityN: 6000,
+    anchorHoleMm: 13,
+    anchorDepthMm: 65,
+    origin: { xM: 6, yM: 0.4, zM: 0.7 },
+    obstructions: [
+      { id: 'gate', kind: 'door or window', xMm: 42_300, yMm: 0, widthMm: 2400, heightMm: 2600, marginMm: null },
+      {
+        id: 'downpipe',
+        kind: 'pipe or conduit to 120 mm',
+        xMm: 20_200,
+        yMm: 0,
+        widthMm: 110,
+        heightMm: 3600,
+        marginMm: null,
+      },
+    ],
+  };
+  const places = d.inverters.map((u, i) => {
+    const widthMm = pick(INVERTERS, u.typeId).body.widthMm ?? 0;
+    return { inverterId: u.id, wallId: wall.id, xMm: 4500 * (i + 1) - widthMm / 2, yMm: 600 };
+  });
+  return withHung(withWall(d, wall), places);
+}
+
+/** The wall at the quay: a door and a pipe in the way of four units, two of which have no place yet. */
+const QUAY_WALL: Wall = {
+  ...newWall('quay', 'Quay wall', 8000, 3000),
+  material: 'solid masonry',
+  thicknessMm: 240,
+  waterMarkMm: 250,
+  topMostMm: 2000,
+  frontMm: 1400,
+  facing: '1',
+  flammables: false,
+  trayMm: 400,
+  boardXMm: 7800,
+  boardYMm: 1500,
+  obstructions: [
+    { id: 'door', kind: 'door or window', xMm: 4600, yMm: 0, widthMm: 1000, heightMm: 2100, marginMm: null },
+    { id: 'pipe', kind: 'pipe or conduit to 120 mm', xMm: 2300, yMm: 0, widthMm: 100, heightMm: 3000, marginMm: null },
+  ],
+};
 
 function fishHall(): SiteDesign {
   let d = emptyDesign('Brekkesund fish hall');
@@ -438,6 +548,10 @@ function fishHall(): SiteDesign {
       typeId: 'ostwick-60',
       position: n < 3 ? { xM: 3 * n, yM: 1, zM: 1.2 } : null,
     });
+  d = withHung(withWall(d, QUAY_WALL), [
+    { inverterId: 'inv-1', wallId: 'quay', xMm: 1300, yMm: 600 },
+    { inverterId: 'inv-2', wallId: 'quay', xMm: 2650, yMm: 600 },
+  ]);
   return withStrings(d, legalLayout(d).strings);
 }
 

@@ -2,13 +2,14 @@ import { z } from 'zod';
 import { ac } from '../ac';
 import type { PartOf, Shape } from '../kernel/discipline';
 import { links } from '../links';
+import { mounting } from '../mounting';
 import type { Base } from '../site/base';
 import { baseFlaws, baseShape, blankBase } from '../site/base';
 import { baseEdits } from '../site/edits';
 import { strings } from '../strings';
 
 /** The disciplines of the work. A new one is its folder, its stage and one line here; everything below follows. */
-export const DISCIPLINES = [strings, ac, links] as const;
+export const DISCIPLINES = [strings, ac, mounting, links] as const;
 
 type All = (typeof DISCIPLINES)[number];
 type Both<U> = (U extends unknown ? (u: U) => void : never) extends (both: infer I) => void ? I : never;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { partId, partName, quantity } from '../kernel/schema';
+import { BLANK_BODY, inverterBodySchema } from './inverterBody';
 
 const WIRINGS = ['5-wire', '4-wire with neutral jumper', '3-wire plus PE'] as const;
 
@@ -55,6 +56,7 @@ export const inverterSheetSchema = z.object({
   dischargeWaitS: quantity(60, 3600, 's', 'Waiting time printed on the label').nullable(),
   busUnitLoads: quantity(0.03125, 4, 'unit loads', 'RS-485 unit loads').nullable(),
   bay: acBaySchema,
+  body: inverterBodySchema.default(BLANK_BODY),
 });
 
 /** The sheet with the rules that tie its fields together. */

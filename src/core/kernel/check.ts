@@ -2,7 +2,7 @@ import { z } from 'zod';
 
 /** How a value stands against its limit: the one shape every calculation hands to people. */
 
-/** The line from module to grid, and the chain beside it. */
+/** The line from module to grid, and beside it the wall that it hangs on and the chain. */
 export const LINE_ELEMENTS = [
   'module',
   'string',
@@ -12,6 +12,7 @@ export const LINE_ELEMENTS = [
   'run',
   'board',
   'grid',
+  'wall',
   'chain',
 ] as const;
 export type LineElement = (typeof LINE_ELEMENTS)[number];

@@ -43,6 +43,8 @@ export interface AnyEdit {
 /** A calculation offered without a site, both schemas with it, so that API, bench and documents have one source. */
 export interface Calculation<I extends z.ZodType = z.ZodType, O extends z.ZodType = z.ZodType> {
   readonly summary: string;
+  /** It may take seconds: nobody waits for it while typing, and it is done in a thread of the server. */
+  readonly long?: true;
   readonly input: I;
   readonly output: O;
   /** Throws RangeError, naming the field, on input that the schema lets pass and physics does not. */

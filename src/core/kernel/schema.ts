@@ -16,3 +16,6 @@ export function quantity(min: number, max: number, unit: string, description: st
 
 /** A choice out of a list that stands elsewhere. */
 export const enumOf = <T extends string>(values: readonly T[]) => z.enum(values as [T, ...T[]]);
+
+/** A number that a calculation answers, with its unit and the words that the bench and the API show. */
+export const figure = (unit: string, description: string) => z.number().meta({ unit, description });

@@ -125,6 +125,7 @@ describe('assessSite', () => {
       'run',
       'board',
       'grid',
+      'wall',
       'chain',
     ]);
   });

@@ -1,3 +1,4 @@
+import { BLANK_BODY } from '../equipment/inverterBody';
 import type { InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
 import { blankRun } from '../ac/part';
@@ -79,6 +80,42 @@ export const T100: InverterType = {
     glandSealSplitMm: 47,
     torqueMinNm: 20,
     torqueMaxNm: 30,
+  },
+  body: {
+    ...BLANK_BODY,
+    widthMm: 1050,
+    heightMm: 660,
+    depthMm: 370,
+    leftMm: 500,
+    rightMm: 500,
+    topMm: 500,
+    bottomMm: 500,
+    frontMm: 1000,
+    besideMm: 500,
+    stackedMm: 700,
+    centreXMm: 525,
+    centreYMm: 330,
+    centreZMm: 190,
+    bracketBottomMm: 210,
+    slotMm: 13,
+    boltMm: 10,
+    gearOnly: false,
+    handles: [
+      { xMm: 0, yMm: 100 },
+      { xMm: 1050, yMm: 100 },
+      { xMm: 1050, yMm: 560 },
+      { xMm: 0, yMm: 560 },
+    ],
+    bracketHoles: [
+      { xMm: 125, yMm: 560 },
+      { xMm: 925, yMm: 560 },
+      { xMm: 125, yMm: 260 },
+      { xMm: 925, yMm: 260 },
+    ],
+    safetyHoles: [
+      { xMm: 50, yMm: 40 },
+      { xMm: 1000, yMm: 40 },
+    ],
   },
 };
 

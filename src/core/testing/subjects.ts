@@ -3,8 +3,13 @@ import type { RunResult } from '../ac/results';
 import { runResult } from '../ac/results';
 import type { AcBay, InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
+import type { InverterBody } from '../equipment/inverterBody';
 import type { Answer } from '../kernel/answer';
 import { known } from '../kernel/answer';
+import { wallUnitOf } from '../mounting/clearances';
+import type { Hung, Wall } from '../mounting/part';
+import { newWall } from '../mounting/part';
+import type { HungUnit } from '../mounting/results';
 import { newString } from '../site/parts';
 import type { Place, Plane, PvString } from '../site/parts';
 import type { Survey } from '../site/survey';
@@ -93,3 +98,54 @@ export const loadedInverter = (
   survey: { ...SURVEY, ...over.survey },
   wanting: [],
 });
+
+/** A wall of 8 × 3 m about which everything is known, with nothing on it. */
+const WALL: Wall = {
+  ...newWall('east', 'East wall', 8000, 3000),
+  material: 'concrete',
+  thicknessMm: 200,
+  floorMinMm: 600,
+  waterMarkMm: 0,
+  topMostMm: 2000,
+  frontMm: 1500,
+  facing: '2',
+  publicReach: false,
+  flammables: false,
+  facesDeg: 0,
+  awningDepthM: 0,
+  trayMm: 400,
+  boardXMm: 7800,
+  boardYMm: 1500,
+  tensionCapacityN: 3000,
+  shearCapacityN: 4000,
+  anchorHoleMm: 13,
+  anchorDepthMm: 65,
+};
+
+/** A unit 1 m from the left and 0.7 m up on that wall, with others where said. */
+export function hungUnit(
+  over: {
+    readonly type?: Partial<InverterType>;
+    readonly body?: Partial<InverterBody>;
+    readonly wall?: Partial<Wall>;
+    readonly at?: Partial<Hung>;
+    readonly survey?: Partial<Survey>;
+    readonly others?: readonly (Partial<Hung> & { readonly body?: Partial<InverterBody> })[];
+  } = {},
+): HungUnit {
+  const type = { ...T100, ...over.type, body: { ...T100.body, ...over.body } };
+  const at: Hung = { inverterId: UNIT.id, wallId: WALL.id, xMm: 1000, yMm: 700, ...over.at };
+  return {
+    unit: UNIT,
+    type,
+    wall: { ...WALL, ...over.wall },
+    at,
+    size: wallUnitOf(type),
+    survey: { ...SURVEY, ...over.survey },
+    others: (over.others ?? []).map(({ body, ...place }, i) => ({
+      unit: { ...UNIT, id: `other-${i}`, tag: `OTHER-${i}` },
+      at: { ...at, inverterId: `other-${i}`, ...place },
+      size: wallUnitOf({ ...T100, body: { ...T100.body, ...body } }),
+    })),
+  };
+}

@@ -6,6 +6,8 @@ import type { ChainDevice } from '$core/links/part';
 import type { Plane, PvString, SiteInverter } from '$core/site/parts';
 import type { Position } from '$core/site/position';
 import { chainDeviceSchema } from '$core/links/part';
+import type { Wall } from '$core/mounting/part';
+import { wallSchema } from '$core/mounting/part';
 import { planeSchema, pvStringSchema, siteInverterSchema } from '$core/site/parts';
 import type { DcCable } from '$core/strings/part';
 import { dcCableSchema } from '$core/strings/part';
@@ -52,6 +54,14 @@ export const inverterFromForm = (id: string, { xM, yM, zM, ...i }: z.infer<typeo
   id,
   ...i,
   position: positionOf({ xM, yM, zM }),
+});
+
+export const wallForm = wallSchema.omit({ id: true, origin: true }).extend(coordinates);
+export const wallToForm = ({ id: _id, origin, ...w }: Wall) => ({ ...w, ...coordinatesOf(origin) });
+export const wallFromForm = (id: string, { xM, yM, zM, ...w }: z.infer<typeof wallForm>): Wall => ({
+  id,
+  ...w,
+  origin: positionOf({ xM, yM, zM }),
 });
 
 export const chainDeviceForm = chainDeviceSchema

@@ -17,6 +17,7 @@
     run: 'Run',
     board: 'Board',
     grid: 'Grid',
+    wall: 'Wall',
     chain: 'Chain',
   };
   const byElement = $derived(new Map(line.map((e) => [e.element, e])));

@@ -3,6 +3,8 @@ import highsLoader from 'highs';
 import wasmUrl from 'highs/runtime?url';
 import Papa from 'papaparse';
 import type { SiteDesign } from '$core/design';
+import type { Wall } from '$core/mounting/part';
+import { siteWallLayout } from '$core/mounting/wall/siteWall';
 import type { FleetAnswer } from '$core/strings/layout/fleet';
 import { fleetsFor } from '$core/strings/layout/fleet';
 import type { BestLayoutAnswer } from '$core/strings/layout/bestLayout';
@@ -20,7 +22,7 @@ import { meantFor } from '$core/weather/weatherSense';
 import type { WeatherAnswer, WeatherYear } from '$core/weather/weatherYear';
 import { highsSolver } from './highsSolver';
 
-/** Long work of the string side, off the page's thread. To cancel, the page ends the worker. */
+/** Long work of strings and walls, off the page's thread. To cancel, the page ends the worker. */
 const work = {
   async layout(
     design: SiteDesign,
@@ -38,6 +40,10 @@ const work = {
         onProgress(p);
       },
     });
+  },
+
+  wall(design: SiteDesign, wall: Wall, ids: readonly string[], timeLimitS: number) {
+    return siteWallLayout(design, wall, ids, { timeLimitS, nowS: () => performance.now() / 1000 });
   },
 
   fleets(design: SiteDesign, shelf: readonly InverterType[], ratioWanted: number): FleetAnswer[] {

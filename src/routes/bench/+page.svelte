@@ -1,5 +1,11 @@
 <script lang="ts">
+  import { fixingCalculations } from '$core/mounting/fixing/calculations';
+  import { liftCalculations } from '$core/mounting/lift/calculations';
+  import { setOutCalculations } from '$core/mounting/setOut/calculations';
+  import { sitingCalculations } from '$core/mounting/siting/calculations';
+  import { wallCalculations } from '$core/mounting/wall/calculations';
   import CableBench from '$lib/stages/bench/CableBench.svelte';
+  import CalculationBench from '$lib/stages/bench/CalculationBench.svelte';
   import CurveBench from '$lib/stages/bench/CurveBench.svelte';
   import FuseBench from '$lib/stages/bench/FuseBench.svelte';
   import OnTheBench from '$lib/stages/bench/OnTheBench.svelte';
@@ -30,7 +36,14 @@
     <CableBench {bench} />
     <CurveBench {bench} />
   </div>
-  <div class="mt-3">
-    <Caution>A string in light is live: it has no off switch. Licensed electrical workers; local code rules.</Caution>
-  </div>
 {/if}
+<div class="mt-3 space-y-3">
+  <CalculationBench title="Sun, air and sound" calculations={sitingCalculations} />
+  <CalculationBench title="Wall and holes" calculations={{ ...wallCalculations, ...setOutCalculations }} />
+  <CalculationBench title="Lifting" calculations={liftCalculations} />
+  <CalculationBench title="Fixing" calculations={fixingCalculations} />
+  <Caution
+    >A string in light is live: it has no off switch. Licensed electrical workers; local code rules. Masonry, roofs and
+    frames stay the structural engineer’s word. Ladders are no lift platform.</Caution
+  >
+</div>

@@ -1,9 +1,11 @@
 <script lang="ts">
   import { inverterFindings } from '$core/equipment/inverterSheet';
+  import { BLANK_BODY } from '$core/equipment/inverterBody';
   import type { InverterType } from '$core/equipment/inverterType';
   import { inverterSheetSchema } from '$core/equipment/inverterType';
   import EditForm from '$lib/ui/form/EditForm.svelte';
   import PartTable from '$lib/ui/PartTable.svelte';
+  import { BODY_GROUPS } from '../mounting/bodyGroups';
   import Findings from './Findings.svelte';
   import { onShelf, slug } from './save';
 
@@ -60,6 +62,10 @@
         'torqueMaxNm',
       ].map((f) => `bay.${f}`),
     },
+    ...BODY_GROUPS.map(({ title, paths }) => ({
+      title: `Body: ${title.toLowerCase()}`,
+      paths: paths.map((f) => `body.${f}`),
+    })),
     { title: 'Other', paths: ['massKg', 'altitudeMaxM', 'dischargeWaitS', 'busUnitLoads'] },
   ];
   // The form takes the fields one by one; rules over several of them are judged by the whole schema on saving.
@@ -71,6 +77,7 @@
     name: '',
     shortCircuitLimitIsStc: false,
     bay: Object.fromEntries(Object.keys(inverterForm.shape.bay.shape).map((key) => [key, null])),
+    body: BLANK_BODY,
   };
   /** Findings on a sheet once every field that has to be there is. */
   function findingsOf(form: Record<string, unknown>) {

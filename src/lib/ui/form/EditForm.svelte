@@ -7,6 +7,7 @@
   import type { z } from 'zod';
   import type { ProblemDocument } from '$lib/schemas/problem';
   import FieldInput from './FieldInput.svelte';
+  import ListInput from './ListInput.svelte';
   import { readDraft, writeDraft } from './draft';
   import { fieldsOf } from './fields';
 
@@ -122,13 +123,22 @@
       {#if group.title}<legend class="mb-1 font-semibold">{group.title}</legend>{/if}
       <div class="grid grid-cols-2 items-end gap-x-3 gap-y-2 sm:grid-cols-3 xl:grid-cols-4">
         {#each fieldsOf(schema, group.paths) as field (field.path)}
-          <FieldInput
-            {field}
-            id="{prefix}-{field.path}"
-            bind:value={() => at($values, field.path), (next) => put(field.path, next)}
-            errors={messages(field.path)}
-            choices={choices[field.path]}
-          />
+          {#if field.kind === 'list'}
+            <ListInput
+              {field}
+              id="{prefix}-{field.path}"
+              bind:value={
+                () => (at($values, field.path) ?? []) as Record<string, unknown>[], (next) => put(field.path, next)
+              }
+              errors={at($errors, field.path)}
+            />
+          {:else}<FieldInput
+              {field}
+              id="{prefix}-{field.path}"
+              bind:value={() => at($values, field.path), (next) => put(field.path, next)}
+              errors={messages(field.path)}
+              choices={choices[field.path]}
+            />{/if}
         {/each}
       </div>
     </fieldset>

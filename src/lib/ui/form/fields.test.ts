@@ -4,7 +4,8 @@ import { dcCableSchema } from '$core/strings/part';
 import { acRunSchema } from '$core/ac/part';
 import { planeSchema } from '$core/site/parts';
 import { surveySchema } from '$core/site/survey';
-import { fieldsOf } from './fields';
+import { wallSchema } from '$core/mounting/part';
+import { blankRow, fieldsOf } from './fields';
 
 const field = (schema: Parameters<typeof fieldsOf>[0], path: string) => fieldsOf(schema, [path])[0]!;
 
@@ -17,6 +18,28 @@ describe('fields read off a schema', () => {
       kind: 'number',
       nullable: true,
       choices: [],
+      items: [],
+    });
+  });
+  it('of a list are those of its rows, its id left out; a new row has nothing typed', () => {
+    const holes = field(wallSchema, 'obstructions');
+    expect(holes).toMatchObject({ kind: 'list', label: 'Obstructions' });
+    expect(holes.items.map((f) => [f.path, f.kind])).toEqual([
+      ['kind', 'choice'],
+      ['xMm', 'number'],
+      ['yMm', 'number'],
+      ['widthMm', 'number'],
+      ['heightMm', 'number'],
+      ['marginMm', 'number'],
+    ]);
+    expect(blankRow(holes, 'r1')).toEqual({
+      id: 'r1',
+      kind: null,
+      xMm: null,
+      yMm: null,
+      widthMm: null,
+      heightMm: null,
+      marginMm: null,
     });
   });
   it('see through defaults, nulls and unions to choices', () => {

@@ -5,9 +5,11 @@ export interface Field {
   readonly path: string;
   readonly label: string;
   readonly unit: string;
-  readonly kind: 'number' | 'text' | 'date' | 'choice' | 'yes-no';
+  readonly kind: 'number' | 'text' | 'date' | 'choice' | 'yes-no' | 'list';
   readonly nullable: boolean;
   readonly choices: readonly (string | number)[];
+  /** Of a list: the fields of one of its rows. */
+  readonly items: readonly Field[];
 }
 
 const titled = (path: string) => {
@@ -15,15 +17,31 @@ const titled = (path: string) => {
   return words.charAt(0).toUpperCase() + words.slice(1);
 };
 
-function kindOf(schema: z.ZodType): Pick<Field, 'kind' | 'choices'> {
-  if (schema instanceof z.ZodNumber) return { kind: 'number', choices: [] };
-  if (schema instanceof z.ZodBoolean) return { kind: 'yes-no', choices: [] };
-  if (schema instanceof z.ZodEnum) return { kind: 'choice', choices: schema.options };
+function kindOf(schema: z.ZodType): Pick<Field, 'kind' | 'choices' | 'items'> {
+  const none = { choices: [], items: [] };
+  if (schema instanceof z.ZodArray && schema.element instanceof z.ZodObject)
+    return {
+      ...none,
+      kind: 'list',
+      items: fieldsOf(
+        schema.element,
+        Object.keys(schema.element.shape).filter((f) => f !== 'id'),
+      ),
+    };
+  if (schema instanceof z.ZodNumber) return { ...none, kind: 'number' };
+  if (schema instanceof z.ZodBoolean) return { ...none, kind: 'yes-no' };
+  if (schema instanceof z.ZodEnum) return { ...none, kind: 'choice', choices: schema.options };
   if (schema instanceof z.ZodUnion)
-    return { kind: 'choice', choices: schema.options.map((o) => (o as z.ZodLiteral<number>).value) };
-  if (schema instanceof z.ZodISODate) return { kind: 'date', choices: [] };
-  return { kind: 'text', choices: [] };
+    return { ...none, kind: 'choice', choices: schema.options.map((o) => (o as z.ZodLiteral<number>).value) };
+  if (schema instanceof z.ZodISODate) return { ...none, kind: 'date' };
+  return { ...none, kind: 'text' };
 }
+
+/** A row of a list with nothing typed yet, with an id of its own where rows have one. */
+export const blankRow = (field: Field, id: string): Record<string, unknown> => ({
+  id,
+  ...Object.fromEntries(field.items.map((f) => [f.path, null])),
+});
 
 /** The fields of an object schema at the given paths (`bay.studM` reaches into a part). */
 export function fieldsOf(schema: z.ZodObject, paths: readonly string[]): Field[] {

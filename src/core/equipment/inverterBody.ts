@@ -1,0 +1,57 @@
+import { z } from 'zod';
+import { quantity } from '../kernel/schema';
+
+/** The body of an inverter as it hangs: sizes, what it keeps free, where it is carried and where it is fixed. Null where the data sheet is silent. */
+
+const mm = (min: number, max: number, description: string) => quantity(min, max, 'mm', description);
+
+/** From the lower left corner of the unit, seen from the front, mm. */
+const bodyPointSchema = z.object({ xMm: mm(-500, 4000, 'From the left'), yMm: mm(-1000, 4000, 'From below') });
+
+export const inverterBodySchema = z.object({
+  widthMm: mm(100, 4000, 'Width of the unit').nullable(),
+  heightMm: mm(100, 4000, 'Height of the unit').nullable(),
+  depthMm: mm(50, 2000, 'Depth of the unit').nullable(),
+  leftMm: mm(0, 3000, 'Free to the left').nullable(),
+  rightMm: mm(0, 3000, 'Free to the right').nullable(),
+  topMm: mm(0, 3000, 'Free above').nullable(),
+  bottomMm: mm(0, 3000, 'Free below').nullable(),
+  frontMm: mm(0, 5000, 'Free in front').nullable(),
+  besideMm: mm(0, 3000, 'Gap of two side by side').nullable(),
+  stackedMm: mm(0, 3000, 'Gap of two one over the other').nullable(),
+  centreXMm: mm(0, 4000, 'Centre of gravity, from the left').nullable(),
+  centreYMm: mm(0, 4000, 'Centre of gravity, from below').nullable(),
+  centreZMm: mm(0, 2000, 'Centre of gravity, from the wall').nullable(),
+  bracketBottomMm: mm(-500, 4000, 'Lower edge of the bracket, from below').nullable(),
+  slotMm: mm(3, 60, 'Slot or hole of the bracket').nullable(),
+  boltMm: mm(3, 60, 'Bolt in it').nullable(),
+  gearOnly: z.boolean().nullable().meta({ description: 'To be lifted by gear only' }),
+  handles: z.array(bodyPointSchema).max(4).meta({ description: 'Handles' }),
+  bracketHoles: z.array(bodyPointSchema).max(24).meta({ description: 'Holes of the bracket' }),
+  safetyHoles: z.array(bodyPointSchema).max(8).meta({ description: 'Holes of the safety screws' }),
+});
+export type InverterBody = z.infer<typeof inverterBodySchema>;
+
+/** A body of which the sheet says nothing. */
+export const BLANK_BODY: InverterBody = {
+  widthMm: null,
+  heightMm: null,
+  depthMm: null,
+  leftMm: null,
+  rightMm: null,
+  topMm: null,
+  bottomMm: null,
+  frontMm: null,
+  besideMm: null,
+  stackedMm: null,
+  centreXMm: null,
+  centreYMm: null,
+  centreZMm: null,
+  bracketBottomMm: null,
+  slotMm: null,
+  boltMm: null,
+  gearOnly: null,
+  handles: [],
+  bracketHoles: [],
+  safetyHoles: [],
+};

@@ -1,0 +1,47 @@
+import { edges } from '../../../testing/edges';
+import { hungUnit } from '../../../testing/subjects';
+import { ANCHORS } from './anchors';
+
+const on = (
+  tensionCapacityN: number | null,
+  shearCapacityN: number | null = 4000,
+  over: Parameters<typeof hungUnit>[0] = {},
+) =>
+  hungUnit({
+    ...over,
+    type: { massKg: 95, ...over.type },
+    // Rows 50 and 350 mm over the lower edge of the bracket, two anchors each; centre 190 mm and front 370 mm from the wall.
+    body: { bracketBottomMm: 210, centreZMm: 190, depthMm: 370, ...over.body },
+    wall: { tensionCapacityN, shearCapacityN, ...over.wall },
+  });
+const twoOnly = {
+  body: {
+    bracketHoles: [
+      { xMm: 125, yMm: 560 },
+      { xMm: 925, yMm: 560 },
+    ],
+  },
+};
+
+edges(ANCHORS, () => ({
+  holds: [on(3000), on(1140)],
+  tight: [on(1120), on(975), on(3000, 4000, twoOnly)],
+  stops: [on(950), on(3000, 500), on(900, 4000, twoOnly)],
+  without: {
+    'mass of the unit': on(3000, 4000, { type: { massKg: null } }),
+    'holes of the bracket': on(3000, 4000, { body: { bracketHoles: [] } }),
+    'centre of gravity from the wall': on(3000, 4000, { body: { centreZMm: null } }),
+    'depth of the unit': on(3000, 4000, { body: { depthMm: null } }),
+    'approved pull on one anchor': on(0),
+    'approved shear on one anchor': on(3000, null),
+  },
+  // Worked case: N 943.549 N, V 501.926 N on 3000 and 4000 N.
+  numbers: [[on(3000), { value: 0.22083601, limit: 1 }]],
+  says: [
+    [on(3000), /^M = 674\.0 N·m; N = 944 N, V = 502 N/, /^β_N = 0\.315, β_V = 0\.125; .* = 0\.221 \(sum 0\.440\)$/],
+    [on(1200), /./, /./, /^a bracket that bends/],
+    [on(3000, 4000, twoOnly), /./, /./, /^two anchors only/],
+    [on(null, 4000, { wall: { material: 'hollow or unknown masonry' } }), /pull test on this wall/],
+    [on(3000, 4000, { body: { bracketBottomMm: null } }), /^Missing: lower edge of the bracket of T100$/],
+  ],
+}));

@@ -1,0 +1,80 @@
+import { published } from '../../../kernel/check';
+import type { Answer } from '../../../kernel/answer';
+import { known, lacking } from '../../../kernel/answer';
+import { found } from '../../../kernel/judgement';
+import { rule } from '../../../kernel/rule';
+import type { AnchorRow } from '../../fixing/anchorLoads';
+import { DESIGN_FACTORS, anchorLoads } from '../../fixing/anchorLoads';
+import { anchorUse } from '../../fixing/anchorUse';
+import type { HungUnit } from '../../results';
+
+/** Somebody leans on the unit and pulls at a tool, N (common practice). */
+const LEAN_N = 500;
+const PULL_N = 300;
+
+/** Rows of the bracket's anchors over its lower edge. */
+function rowsOf({ type }: HungUnit): Answer<readonly AnchorRow[]> {
+  const { bracketHoles, bracketBottomMm } = type.body;
+  if (bracketHoles.length === 0) return lacking(`holes of the bracket of ${type.name}`);
+  if (bracketBottomMm === null) return lacking(`lower edge of the bracket of ${type.name}`);
+  const heights = [...new Set(bracketHoles.map((h) => h.yMm))].sort((a, b) => a - b);
+  return known(
+    heights.map((y) => ({ heightMm: y - bracketBottomMm, anchors: bracketHoles.filter((h) => h.yMm === y).length })),
+  );
+}
+
+/** Capacities of one anchor, N. Hollow walls have none but from a pull test on this wall, which is typed here as any other. */
+const capacity = (n: number | null): number | null => (n !== null && n > 0 ? n : null);
+
+/** Use of the anchors' approved capacity in pull and shear together: β_N^1.5 + β_V^1.5 ≤ 1, design loads, unit, lean and pull. */
+export const ANCHORS = rule<HungUnit>()({
+  id: 'mounting.anchors',
+  title: 'Anchors of the bracket',
+  unit: '',
+  basis: published('EN 1990; EN 1992-4, 7.2.3'),
+  needs: {
+    massKg: { as: 'mass of the unit', of: (h) => h.type.massKg, missing: (h) => [`mass of ${h.type.name}`] },
+    rows: { as: 'holes of the bracket', answer: rowsOf },
+    reachMm: {
+      as: 'centre of gravity from the wall',
+      of: (h) => h.type.body.centreZMm,
+      missing: (h) => [`centre of gravity of ${h.type.name}`],
+    },
+    depthMm: { as: 'depth of the unit', of: (h) => h.type.body.depthMm, missing: (h) => [`depth of ${h.type.name}`] },
+    tensionCapacityN: {
+      as: 'approved pull on one anchor',
+      of: (h) => capacity(h.wall.tensionCapacityN),
+      missing: (h) => [
+        h.wall.material === 'hollow or unknown masonry'
+          ? 'approved pull on one anchor: a pull test on this wall'
+          : 'approved pull on one anchor',
+      ],
+    },
+    shearCapacityN: { as: 'approved shear on one anchor', of: (h) => capacity(h.wall.shearCapacityN) },
+  },
+  judge: ({ massKg, rows, reachMm, depthMm, tensionCapacityN, shearCapacityN }) => {
+    const loads = anchorLoads({
+      massKg,
+      reachMm,
+      rows,
+      leanN: LEAN_N,
+      leanAtMm: depthMm,
+      pullN: PULL_N,
+      pullAtMm: Math.max(...rows.map((r) => r.heightMm)),
+      factors: DESIGN_FACTORS,
+    });
+    const use = anchorUse({ tensionN: loads.mostTensionN, shearN: loads.shearN, tensionCapacityN, shearCapacityN });
+    const two = rows.reduce((sum, r) => sum + r.anchors, 0) === 2;
+    const verdict = use.verdict === 'holds' && two ? 'tight' : use.verdict;
+    return found(
+      verdict,
+      () => [
+        `M = ${loads.momentNm.toFixed(1)} N·m; N = ${loads.mostTensionN.toFixed(0)} N, V = ${loads.shearN.toFixed(0)} N on the worst`,
+        `β_N = ${use.tension.toFixed(3)}, β_V = ${use.shear.toFixed(3)}; β_N^1.5 + β_V^1.5 = ${use.power15.toFixed(3)} (sum ${use.sum.toFixed(3)})`,
+        ...(use.askAboutPrying ? ['a bracket that bends adds to the pull: ask the anchor maker'] : []),
+        ...(two ? ['two anchors only: one bad hole drops the unit'] : []),
+      ],
+      { value: use.power15, limit: 1, margin: 100 * (1 - use.power15) },
+    );
+  },
+});
