@@ -42,7 +42,7 @@ test('field screens fit a phone without sideways scrolling, and have no serious 
 }) => {
   const site = await demoSite(request);
   await page.setViewportSize({ width: 390, height: 844 });
-  for (const stage of ['links', 'log', 'energise']) {
+  for (const stage of ['mounting', 'links', 'log', 'energise']) {
     await open(page, `/sites/${site}/${stage}`);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     expect(await seriousFindings(page), stage).toEqual([]);

@@ -8,6 +8,7 @@ import { startServer } from './server.mjs';
 import { testCluster } from './testDatabase.mjs';
 
 const DEMO_SITE = '/sites/01969a00-1000-7000-8000-000000000001';
+const DEMO_QUAY = '/sites/01969a00-1000-7000-8000-000000000002';
 const WIDE = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
@@ -40,6 +41,7 @@ const VIEWS = [
   ],
   ['ac', `${DEMO_SITE}/ac`, WIDE],
   ['bay', `${DEMO_SITE}/ac`, WIDE, (page) => toTop(page.getByRole('heading', { name: /^AC bay of/ }))],
+  ['mounting', `${DEMO_QUAY}/mounting`, WIDE, (page) => page.getByRole('button', { name: /^INV-01, / }).press('Enter')],
   ['links', `${DEMO_SITE}/links`, WIDE],
   ['energise', `${DEMO_SITE}/energise`, WIDE],
   ['log-phone', `${DEMO_SITE}/log`, PHONE],

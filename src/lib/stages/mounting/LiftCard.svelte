@@ -64,8 +64,8 @@
     {#if shares}
       <figure class="mt-1 flex flex-wrap items-center gap-4">
         <svg
-          viewBox="-260 -160 {(body.widthMm ?? 1000) + 520} {(body.heightMm ?? 600) + 320}"
-          class="h-40 max-w-full"
+          viewBox="-340 -60 {(body.widthMm ?? 1000) + 680} {(body.heightMm ?? 600) + 120}"
+          class="h-36 max-w-full"
           role="img"
           aria-label="Handles of {unit.type.name} with their loads"
           font-family="var(--font-mono)"

@@ -38,7 +38,8 @@
   <p class="max-w-prose text-sm text-dim">
     Running dimensions, never chained: X from the plumb line at the left end, Y from one level line {LEVEL_MM} mm over the
     highest point of the floor, by laser. Holes ±{SET_OUT_TOLERANCE.holeMm} mm, diagonals ±{SET_OUT_TOLERANCE.diagonalMm}
-    mm, level {SET_OUT_TOLERANCE.levelMmPerM} mm a metre. Detector first: a hit moves the whole bracket, not a hole.
+    mm, level {SET_OUT_TOLERANCE.levelMmPerM} mm a metre. Detector first: a hit moves the whole bracket, not a hole. Safety
+    screws are nominal: hang, mark, take down, drill, hang again.
   </p>
   {#if sheet.missing.length}<p>Missing: {[...new Set(sheet.missing)].join(', ')}.</p>{/if}
   {#if sheet.holes.length}
@@ -57,7 +58,7 @@
             <th scope="row">{h.name}</th><td>{h.tag}</td>
             <td class="fig">{fixed(h.xMm, 0)}</td><td class="fig">{fixed(h.yMm, 0)}</td>
             <td class="fig">{h.kind === 'bracket' ? bore : '–'}</td>
-            <td>{h.kind === 'bracket' ? 'now' : 'nominal: hang, mark, take down, drill, hang again'}</td>
+            <td>{h.kind === 'bracket' ? 'now' : 'after the trial hang'}</td>
           </tr>
         {/each}
       </tbody>

@@ -30,16 +30,13 @@
   );
 </script>
 
-<div
-  class="flex flex-wrap items-center gap-x-4 gap-y-1 border-l-4 border-ink bg-paper px-3 py-1 text-sm"
-  aria-live="polite"
->
+<div class="flex flex-wrap items-center gap-x-4 gap-y-1 border-l-4 border-ink bg-paper px-3 py-1 text-sm" role="status">
   <span class="num">{tag} at {moving.xMm}, {moving.yMm} mm</span>
   {#if preview.homeRunsM}<span
       >its home runs <b class="num">{fixed(preview.homeRunsM.from, 1)} → {fixed(preview.homeRunsM.to, 1)} m</b></span
     >{/if}
   {#each changed.slice(0, 4) as c (`${c.id}${c.subject.id}`)}
-    <span>{c.title}: <VerdictMark verdict={c.verdict} /></span>
+    <span>{c.subject.path}, {c.title.toLowerCase()}: <VerdictMark verdict={c.verdict} /></span>
   {:else}<span class="text-dim">no verdict changes</span>{/each}
   <button type="button" class="ml-auto underline" onclick={ondrop}>Let go here</button>
   <button type="button" class="underline" onclick={onback}>Take back</button>

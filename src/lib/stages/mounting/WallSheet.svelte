@@ -167,7 +167,11 @@
         stroke="var(--color-ink)"
         stroke-width={line * 2.5}
       />
-      <text x={wall.boardXMm} y={up(wall.boardYMm) - text} text-anchor="middle">cables out</text>
+      <text
+        x={wall.boardXMm}
+        y={up(wall.boardYMm) - text}
+        text-anchor={wall.boardXMm < wall.widthMm / 2 ? 'start' : 'end'}>cables out</text
+      >
     {/if}
     {#each boxes as { h, size, at } (h.unit.id)}
       {@const verdict = verdicts.get(h.unit.id) ?? 'unknown'}

@@ -1,0 +1,99 @@
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { demoSite, fill, open, saved } from './helpers';
+
+const unit = (page: Page, tag: string) => page.getByRole('button', { name: new RegExp(`^${tag}, `) });
+const search = (page: Page) => page.getByRole('region', { name: /^Best places on/ });
+
+test('places are searched and taken over, a unit is moved by key and by pointer, and what changes is said before it is let go', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request, 'brekkesund-fish-hall');
+  await open(page, `/sites/${site}/mounting`);
+  await page.getByRole('button', { name: 'Find places for 4 units' }).click();
+  await expect(search(page)).toContainText('proved: nothing shorter on this grid', { timeout: 40_000 });
+  await search(page).getByRole('button', { name: 'Hang it like this' }).first().click();
+  await saved(page);
+  await expect(unit(page, 'INV-04')).toBeVisible();
+  await expect(page.getByText('Not hung yet:')).toBeHidden();
+
+  // Against its neighbour: a stop is shown while it is held, and Escape takes it back.
+  await unit(page, 'INV-02').focus();
+  const before = await unit(page, 'INV-02').getAttribute('aria-label');
+  const at = Number(/, (\d+) mm from the left/.exec(before ?? '')?.[1]);
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByText(`INV-02 at ${at - 50}, 500 mm`)).toBeVisible();
+  for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('status')).toContainText(/:\s+stop/);
+  await page.keyboard.press('Escape');
+  await expect(unit(page, 'INV-02')).toHaveAttribute('aria-label', before ?? '');
+
+  await page.keyboard.press('Shift+ArrowUp');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await expect(unit(page, 'INV-02')).toHaveAttribute('aria-label', new RegExp(`${at} mm from the left, 510 mm up`));
+  await expect(page.getByRole('row', { name: /^B1 INV-02/ })).toContainText('−70');
+  await page.getByRole('button', { name: /^Undo: INV-02 on Quay wall/ }).click();
+  await expect(unit(page, 'INV-02')).toHaveAttribute('aria-label', before ?? '');
+
+  const box = (await unit(page, 'INV-02').boundingBox())!;
+  await page.mouse.move(box.x + 10, box.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 10, box.y - 20, { steps: 4 });
+  await expect(page.getByText(/^INV-02 at \d+, \d+ mm$/)).toBeVisible();
+  await page.mouse.up();
+  await saved(page);
+  await expect(unit(page, 'INV-02')).not.toHaveAttribute('aria-label', before ?? '');
+});
+
+test('a wall is drawn from nothing, and one that is too small says what would help', async ({ page, request }) => {
+  const site = await demoSite(request, 'brekkesund-fish-hall');
+  await open(page, `/sites/${site}/mounting`);
+  await page.getByRole('button', { name: 'Add a wall' }).click();
+  const form = page.getByRole('region', { name: 'Walls and frames' });
+  await fill(form, {
+    'Name of the wall': 'Plinth',
+    'Width of the wall': '1800',
+    'Height of the wall': '2400',
+    'Lower edges no lower than': '600',
+    'Cables leave at, from the left': '0',
+    'Cables leave at, from below': '500',
+  });
+  await form.getByRole('button', { name: 'Add to: obstructions' }).click();
+  await form.getByRole('button', { name: 'Save the wall' }).click();
+  // A row with nothing typed is refused where it stands; what was typed stays.
+  await expect(form.getByText('Enter a number.').first()).toBeVisible();
+  await expect(form.getByLabel(/^Name of the wall/)).toHaveValue('Plinth');
+  await form.getByRole('button', { name: 'Remove Obstructions, 1' }).click();
+  await form.getByRole('button', { name: 'Save the wall' }).click();
+  await saved(page);
+
+  await page.getByRole('button', { name: 'Hang INV-03' }).click();
+  await saved(page);
+  await expect(unit(page, 'INV-03')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Lift of INV-03' })).toBeVisible();
+  await page.getByRole('button', { name: 'Find places for 2 units' }).click();
+  await expect(search(page)).toContainText('does not fit: proved', { timeout: 40_000 });
+  await expect(search(page)).toContainText('hang one unit fewer here');
+});
+
+test('a lift that must be refused is refused on the bench, and a range is said beside its field', async ({ page }) => {
+  await open(page, '/bench');
+  const lifting = page.getByRole('region', { name: 'Lifting' });
+  await lifting
+    .getByLabel('Calculation')
+    .selectOption({ label: 'Load on two, three or four handles from where the centre of gravity is' });
+  await lifting.getByLabel(/^Mass/).fill('95');
+  await lifting.getByRole('button', { name: 'Add to: handles' }).click();
+  const handle = (n: number) => lifting.getByRole('group', { name: `Handles, ${n}` });
+  await fill(handle(1), { Right: '0', Up: '0' });
+  await fill(handle(2), { Right: '1.05', Up: '0' });
+  await fill(lifting, { 'Centre of gravity, right': '0.6', 'Centre of gravity, up': '0' });
+  await expect(lifting.getByText('stop', { exact: true })).toBeVisible();
+  await expect(lifting).toContainText('40.7143; 54.2857 kg');
+  await lifting.getByLabel(/^Centre of gravity, up/).fill('0.1');
+  await expect(lifting.getByRole('alert')).toContainText('or the unit swings (got 100 mm)');
+  await lifting.getByLabel(/^Mass/).fill('-3');
+  await expect(lifting).toContainText('Mass: 0.1 to 2000 kg.');
+});
