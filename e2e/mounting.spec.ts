@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { demoSite, fill, open, saved } from './helpers';
@@ -36,6 +37,11 @@ test('places are searched and taken over, a unit is moved by key and by pointer,
   await expect(page.getByRole('row', { name: /^B1 INV-02/ })).toContainText('−70');
   await page.getByRole('button', { name: /^Undo: INV-02 on Quay wall/ }).click();
   await expect(unit(page, 'INV-02')).toHaveAttribute('aria-label', before ?? '');
+
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'DXF' }).click();
+  const dxf = await readFile((await (await waiting).path())!, 'utf8');
+  expect(dxf).toContain('HOLES_BRACKET');
 
   const box = (await unit(page, 'INV-02').boundingBox())!;
   await page.mouse.move(box.x + 10, box.y + 10);

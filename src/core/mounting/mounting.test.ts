@@ -189,6 +189,8 @@ describe('set-out sheet', () => {
     expect(sheet.checks[6]?.mm).toBeCloseTo(6157.313, 3);
     expect(setOutSheet([hungUnit()]).checks).toHaveLength(2);
   });
+  it('says in which order each bracket is tightened: crosswise', () =>
+    expect(sheet.orders.map((o) => o.holes.join(' '))).toEqual(['A1 A4 A2 A3', 'B1 B4 B2 B3', 'C1 C4 C2 C3']));
   it('names sheets without holes', () => {
     expect(setOutSheet([hungUnit({ body: { bracketHoles: [] } })]).missing).toEqual(['holes of the bracket of T100']);
   });

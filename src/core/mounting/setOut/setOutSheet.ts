@@ -1,3 +1,4 @@
+import { plateOrder } from '../fixing/tighteningOrder';
 import type { HungUnit } from '../results';
 
 /** Where holes are drilled on a wall: running dimensions from one plumb line and one level line, never chained. */
@@ -25,6 +26,8 @@ export interface CheckMeasure {
 export interface SetOutSheet {
   readonly holes: readonly Hole[];
   readonly checks: readonly CheckMeasure[];
+  /** In which order each unit's bracket is tightened. */
+  readonly orders: readonly { readonly tag: string; readonly holes: readonly string[] }[];
   /** Units whose sheets give no holes. */
   readonly missing: readonly string[];
 }
@@ -42,6 +45,10 @@ export function setOutSheet(onWall: readonly HungUnit[]): SetOutSheet {
   return {
     holes,
     checks: [...brackets.flatMap(diagonalsOf), ...(drilled.length > 1 ? overall(drilled.flat()) : [])],
+    orders: drilled.map((b) => ({
+      tag: b[0]?.tag ?? '',
+      holes: plateOrder(b).map((n) => b[n - 1]?.name ?? ''),
+    })),
     missing: units
       .filter((u) => u.type.body.bracketHoles.length === 0)
       .map((u) => `holes of the bracket of ${u.type.name}`),

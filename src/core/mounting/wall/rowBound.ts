@@ -13,20 +13,27 @@ export function rowsOf(unit: WallUnit, at: Candidates, gaps: GapSchool, stacking
  * The least that k units of one kind can cost, for k = 0, 1, 2 …; infinite where so many do not fit at all.
  *
  * One row by the row programme f_k(x) = cost(x) + min f_{k−1}(z), z + w + s ≤ x, each x at its cheapest height. More than one row: units nearer
- * than s sideways must stand v apart upward, so at any line across the wall there are at most R of them. Intervals of which no more than R overlap
- * can be handed out to R rows without overlap, so no layout is cheaper than the cheapest way to share k units among R rows. Exact where R is 1.
+ * than s sideways must stand v apart upward. Call a unit's level one more than the highest level under it of those so near: units of one level are
+ * far enough apart to make a row, and one of level r stands r·(h + v) over the lowest place at least. So no layout is cheaper than the cheapest
+ * way to share k units among rows of which the r-th begins there. Exact where there is one row.
  */
 export function leastCosts(unit: WallUnit, at: Candidates, most: number, gaps: GapSchool, stacking: boolean): number[] {
-  const row = rowOf(at, unit.widthMm + gapBetween(unit, unit, gaps).besideMm, most).map((r) => r.cost);
-  let shared = row;
-  for (let r = 1; r < Math.min(rowsOf(unit, at, gaps, stacking), most); r++)
-    shared = row.map((_, k) => Math.min(...row.slice(0, k + 1).map((cost, i) => cost + (shared[k - i] as number))));
+  const { besideMm, stackedMm } = gapBetween(unit, unit, gaps);
+  const lowest = minOf(at.yMm);
+  const row = (level: number) =>
+    rowOf(at, unit.widthMm + besideMm, most, lowest + level * (unit.heightMm + stackedMm)).map((r) => r.cost);
+  let shared = row(0);
+  for (let level = 1; level < Math.min(rowsOf(unit, at, gaps, stacking), most); level++) {
+    const own = row(level);
+    const before = shared;
+    shared = own.map((_, k) => Math.min(...own.slice(0, k + 1).map((cost, i) => cost + (before[k - i] as number))));
+  }
   return shared;
 }
 
 /** The cheapest row of so many units, by candidate from left to right; null where they do not stand in one row. */
 export function cheapestRow(unit: WallUnit, at: Candidates, units: number, gaps: GapSchool): readonly number[] | null {
-  const row = rowOf(at, unit.widthMm + gapBetween(unit, unit, gaps).besideMm, units)[units];
+  const row = rowOf(at, unit.widthMm + gapBetween(unit, unit, gaps).besideMm, units, Number.NEGATIVE_INFINITY)[units];
   if (!row || row.cost === Number.POSITIVE_INFINITY) return null;
   const places: number[] = [];
   for (let last = row.last; last; last = last.before) places.unshift(last.candidate);
@@ -44,11 +51,13 @@ interface Row {
 }
 const NO_ROW: Row = { cost: Number.POSITIVE_INFINITY, last: null };
 
-/** The cheapest row of k units a step apart at least, for k = 0 … most. */
-function rowOf(at: Candidates, stepMm: number, most: number): Row[] {
+/** The cheapest row of k units a step apart at least and no lower than `fromMm`, for k = 0 … most. */
+function rowOf(at: Candidates, stepMm: number, most: number, fromMm: number): Row[] {
   const cheapest = new Map<number, number>();
   // Candidates come cheapest first: the first of a column is its cheapest.
-  at.xMm.forEach((x, i) => void (cheapest.has(x) || cheapest.set(x, i)));
+  at.xMm.forEach((x, i) => {
+    if (!cheapest.has(x) && (at.yMm[i] as number) >= fromMm) cheapest.set(x, i);
+  });
   const columns = [...cheapest].sort((a, b) => a[0] - b[0]);
   const rows: Row[] = [{ cost: 0, last: null }];
   /** Of each column, the cheapest row of k units whose last stands there or before it. */

@@ -279,12 +279,19 @@ describe('second methods', () => {
   });
 });
 
+it('four stacked units are proved: the bound knows that upper rows cost more', () => {
+  const long = { ...SECOND, face: { ...SECOND.face, widthMm: 8000 }, units: Array.from({ length: 4 }, () => T110) };
+  const layout = solve(long);
+  expect([layout.proof, layout.bound]).toEqual(['proved', layout.cost]);
+  expect(verified(long, layout.places ?? [])).toEqual([]);
+});
+
 it('at the time limit shows the best with its bound, and never calls it optimal', () => {
   const wide: WallProblem = {
     ...SECOND,
     face: { ...SECOND.face, widthMm: 12_000 },
-    obstructions: [],
-    units: Array.from({ length: 8 }, () => T110),
+    obstructions: [pipe(3300)],
+    units: [...Array.from({ length: 4 }, () => T110), ...Array.from({ length: 4 }, () => T50)],
   };
   const layout = wallLayout(wide, time(0.05));
   expect(layout.places).not.toBeNull();

@@ -13,6 +13,8 @@ import { designHead, loadDesign } from '../services/designs';
 import { verifyRecord } from '../services/records';
 import { releaseCost } from '../services/releases';
 import { exportProject, importProject, readProject } from '../services/projectFile';
+import type { WallFileKind } from '../services/wallFiles';
+import { wallFile } from '../services/wallFiles';
 import { listAsCsv, listAsXlsx, readList, refusedList } from '../services/stringList';
 
 /** Long work of the server, each call in a thread of its own that may be ended: nobody else waits for it. */
@@ -66,6 +68,9 @@ export const writeStringList = ({ siteId, as }: { siteId: string; as: 'csv' | 'x
     const { design } = await loadDesign(context(), siteId);
     return { site: design.survey.name, body: as === 'csv' ? listAsCsv(design) : await listAsXlsx(design) };
   });
+
+export const writeWallFile = ({ siteId, wallId, as }: { siteId: string; wallId: string; as: WallFileKind }) =>
+  outcome(() => wallFile(context(), siteId, wallId, as));
 
 export const giveProject = ({ siteId }: { siteId: string }): Promise<Outcome<Uint8Array<ArrayBuffer>>> =>
   outcome(async () => Buffer.from(JSON.stringify(await exportProject(context(), siteId))));

@@ -1,38 +1,29 @@
 <script lang="ts">
-  import Papa from 'papaparse';
   import { fixed } from '$core/kernel/quantity';
   import type { Wall } from '$core/mounting/part';
   import type { HungUnit } from '$core/mounting/results';
   import { LEVEL_MM, SET_OUT_TOLERANCE, setOutSheet } from '$core/mounting/setOut/setOutSheet';
+
+  import { useSite } from '$lib/client/siteState.svelte';
 
   let { wall, hung }: { wall: Wall; hung: readonly HungUnit[] } = $props();
   const sheet = $derived(setOutSheet(hung));
   const bore = $derived(
     wall.anchorHoleMm === null ? 'by the anchor' : `${wall.anchorHoleMm} × ${wall.anchorDepthMm ?? '–'}`,
   );
-  const csv = $derived(
-    `data:text/csv;charset=utf-8,${encodeURIComponent(
-      Papa.unparse(
-        sheet.holes.map((h) => ({
-          hole: h.name,
-          unit: h.tag,
-          kind: h.kind,
-          x_from_plumb_line_mm: h.xMm,
-          y_from_level_line_mm: h.yMm,
-          diameter_mm: h.kind === 'bracket' ? (wall.anchorHoleMm ?? '') : '',
-          depth_mm: h.kind === 'bracket' ? (wall.anchorDepthMm ?? '') : '',
-        })),
-      ),
-    )}`,
-  );
+  const site = useSite();
+  const file = $derived(`/sites/${site.siteId}/mounting/${wall.id}/set-out`);
 </script>
 
 <section class="sheet relative overflow-x-auto p-3" aria-labelledby="set-out">
   <header class="flex flex-wrap items-center gap-3">
     <h2 id="set-out" class="mr-auto">Set-out of {wall.label}</h2>
     {#if sheet.holes.length}
-      <a class="no-print underline" href={csv} download="set-out {wall.label}.csv">CSV</a>
-      <button type="button" class="no-print underline" onclick={() => print()}>Print</button>
+      <nav class="no-print flex gap-3" aria-label="Set-out as a file">
+        <a class="border border-ink px-3 py-1" href="{file}.pdf" download>PDF to scale</a>
+        <a class="border border-ink px-3 py-1" href="{file}.dxf" download>DXF</a>
+        <a class="border border-ink px-3 py-1" href="{file}.csv" download>CSV</a>
+      </nav>
     {/if}
   </header>
   <p class="max-w-prose text-sm text-dim">
@@ -67,6 +58,11 @@
       Check with the tape:
       {#each sheet.checks as c (`${c.from}${c.to}`)}<span class="mr-3 inline-block whitespace-nowrap"
           >{c.from}–{c.to} <b class="num">{fixed(c.mm, 1)} mm</b></span
+        >{/each}
+    </p>
+    <p class="mt-1">
+      Tighten crosswise, 30, 70 and 100 %, then once round:
+      {#each sheet.orders as o (o.tag)}<span class="mr-3 inline-block whitespace-nowrap">{o.holes.join(' ')}</span
         >{/each}
     </p>
   {:else if !sheet.missing.length}<p class="text-dim">
