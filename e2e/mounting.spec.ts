@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { demoSite, fill, open, saved } from './helpers';
+import { demoSite, fill, open, saved, signOn } from './helpers';
 
 const unit = (page: Page, tag: string) => page.getByRole('button', { name: new RegExp(`^${tag}, `) });
 const search = (page: Page) => page.getByRole('region', { name: /^Best places on/ });
@@ -102,4 +102,22 @@ test('a lift that must be refused is refused on the bench, and a range is said b
   await expect(lifting.getByRole('alert')).toContainText('or the unit swings (got 100 mm)');
   await lifting.getByLabel(/^Mass/).fill('-3');
   await expect(lifting).toContainText('Mass: 0.1 to 2000 kg.');
+});
+
+test('on a phone the holes are typed as they were drilled: the bracket is told to go on, or which hole to slot', async ({
+  page,
+  request,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/mounting?at=inv-1`);
+  await signOn(page, 'Jon Sabo', 'helper');
+  const drilled = page.getByRole('region', { name: 'Holes of INV-01 as drilled' });
+  // Bracket A of the demo is set out at 4100 and 4900, 160 and −140: drilled a millimetre or two off.
+  const measured = ['4101', '162', '4902', '163', '4101', '-138', '4899', '-137'];
+  for (const [i, value] of measured.entries()) await drilled.locator('input').nth(i).fill(value);
+  await drilled.getByRole('button', { name: 'Record the holes' }).click();
+  await expect(drilled.getByText('slot A4')).toBeVisible();
+  await expect(drilled.getByText('tight', { exact: true })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });

@@ -1,3 +1,5 @@
+import { mountingResults } from '../mounting/results';
+import { setOutSheet } from '../mounting/setOut/setOutSheet';
 import { torqueTarget } from '../ac/torque';
 import type { SiteDesign } from '../design';
 import type { Instrument } from '../equipment/instrument';
@@ -151,6 +153,12 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
       return { ...ten, l1peLowV: phaseV - 1, l2peLowV: phaseV - 1, l3peLowV: phaseV - 1 };
     case 'ac-voltages':
       return ten;
+    case 'as-drilled': {
+      const { hung } = mountingResults(design);
+      const tag = on?.unit.tag;
+      const holes = setOutSheet(hung).holes.filter((h) => h.tag === tag && h.kind === 'bracket');
+      return { holes: holes.map((h, i) => ({ name: h.name, xMm: h.xMm + (i % 2), yMm: h.yMm })) };
+    }
     case 'torque': {
       const target = on && torqueTarget(on.type.bay);
       const nm = target ? target.setNm : 25;

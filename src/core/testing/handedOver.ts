@@ -1,5 +1,7 @@
 import { withRun } from '../ac/edits';
 import type { SiteDesign } from '../design';
+import { withHung, withWall } from '../mounting/edits';
+import { newWall } from '../mounting/part';
 import { withStrings } from '../strings/arrange';
 import { legalLayout } from '../strings/layout/legalLayout';
 import { Crew } from './crew';
@@ -9,7 +11,11 @@ import { plane, runOf, siteOf } from './examples';
 export const twoUnits: SiteDesign = (() => {
   const bare = siteOf(2, [plane('south', 72)]);
   const laid = withStrings(bare, legalLayout(bare).strings);
-  const hung = { ...laid, survey: { ...laid.survey, rcdFitted: true, stopFitted: true, contactsFitted: true } };
+  const onWall = withHung(withWall(laid, newWall('east', 'East wall', 6000, 3000)), [
+    { inverterId: 'inv-1', wallId: 'east', xMm: 1100, yMm: 600 },
+    { inverterId: 'inv-2', wallId: 'east', xMm: 3050, yMm: 600 },
+  ]);
+  const hung = { ...onWall, survey: { ...laid.survey, rcdFitted: true, stopFitted: true, contactsFitted: true } };
   return ['inv-1', 'inv-2'].reduce((d, id) => withRun(d, runOf(id)), hung);
 })();
 

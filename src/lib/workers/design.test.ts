@@ -13,9 +13,9 @@ import { verifyLayout } from '$core/strings/verify';
 import { T100, plane, siteOf } from '$core/testing/examples';
 import { highsSolver } from './highsSolver';
 
-vi.setConfig({ testTimeout: 60_000 });
+vi.setConfig({ testTimeout: 150_000 });
 const solver = highsSolver(await highsLoader());
-const solve = (d: SiteDesign) => bestLayout(d, solver, { timeLimitS: 20, nowS: () => performance.now() / 1000 });
+const solve = (d: SiteDesign) => bestLayout(d, solver, { timeLimitS: 90, nowS: () => performance.now() / 1000 });
 const solved = (d: SiteDesign) => {
   const answer = solve(d);
   if (!answer.layout) throw new Error(JSON.stringify(answer));

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { withRun } from '../../ac/edits';
 import type { SiteDesign } from '../../design';
+import { withHung } from '../../mounting/edits';
 import { Crew } from '../../testing/crew';
 import { runOf } from '../../testing/examples';
 import { handedOver, twoUnits } from '../../testing/handedOver';
@@ -33,6 +34,14 @@ const both = (gates: string) => [...at('inv-1', gates), ...at('inv-2', gates)];
 const of = (ids: readonly string[], gates: string) => ids.flatMap((id) => gates.split(' ').map((g) => `D-${g}@${id}`));
 const ALL = twoUnits.strings.map((s) => s.id);
 
+const withBody = (body: object): SiteDesign => ({
+  ...twoUnits,
+  equipment: {
+    ...twoUnits.equipment,
+    inverters: twoUnits.equipment.inverters.map((t) => ({ ...t, body: { ...t.body, ...body } })),
+  },
+});
+
 /** A change of the design, and the proofs it costs: what each gate rests on (`gates/restsOn.ts`), and what rests on those (common practice). */
 const CHANGES: readonly (readonly [string, SiteDesign, readonly string[]])[] = [
   ['a label, on which nothing rests', { ...twoUnits, board: { ...twoUnits.board, label: 'PVB' } }, []],
@@ -44,6 +53,16 @@ const CHANGES: readonly (readonly [string, SiteDesign, readonly string[]])[] = [
       ...both('PE ACIR TORQ ACV RCD DCLAND COVER PERMIT SETUP'),
       ...of(ALL, 'IR'),
     ],
+  ],
+  [
+    'the body of the unit’s sheet: nothing measured rests on how wide it is',
+    withBody({ widthMm: 990, handles: [] }),
+    [],
+  ],
+  [
+    'one unit at another place',
+    withHung(twoUnits, [{ inverterId: 'inv-1', wallId: 'east', xMm: 900, yMm: 600 }]),
+    ['S-HAND', ...at('inv-1', 'MOUNT PE ACIR TORQ ACV RCD DCLAND COVER PERMIT')],
   ],
   [
     'a figure of the unit’s sheet',

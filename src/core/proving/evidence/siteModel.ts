@@ -1,4 +1,5 @@
 import type { SiteDesign } from '../../design';
+import type { InverterType } from '../../equipment/inverterType';
 import { canonical } from '../../kernel/canonical';
 import { lineOf } from '../../site/line';
 import { dcLimitOn } from '../../strings/dcLimit';
@@ -50,10 +51,18 @@ export function inputsOf(design: SiteDesign, gate: GateId, object: string): stri
 const units = (design: SiteDesign, object: string): string[] =>
   object === 'site' ? design.inverters.map((u) => u.id) : [object];
 
+/** A sheet without its body: nothing that was measured rests on how wide a unit is. */
+function electrical(type: InverterType | undefined): Omit<InverterType, 'body'> | null {
+  if (!type) return null;
+  const { body: _body, ...sheet } = type;
+  return sheet;
+}
+
 /** Each input as the facts it stands for; `object` is an inverter, a string, or the whole site. */
 const FACTS: Readonly<Record<Input, (design: SiteDesign, object: string) => unknown>> = {
   supply: ({ survey: s }) => [s.lineV, s.frequencyHz, s.service, s.gridCode],
-  unitType: (design, object) => units(design, object).map((id) => [id, lineOf(design).unit(id)?.type ?? null]),
+  unitType: (design, object) => units(design, object).map((id) => [id, electrical(lineOf(design).unit(id)?.type)]),
+  place: (design, object) => units(design, object).map((id) => design.hung.find((h) => h.inverterId === id) ?? null),
   run: (design, object) => design.runs.find((r) => r.inverterId === object) ?? null,
   address: (design, object) =>
     units(design, object).map((id) => [id, design.chain.devices.find((d) => d.inverterId === id)?.address ?? null]),

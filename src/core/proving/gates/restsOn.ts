@@ -1,11 +1,11 @@
 import type { GateId } from './machine';
 
 /** Facts of the design that a proof is judged with. */
-export type Input = 'supply' | 'unitType' | 'run' | 'address' | 'hung' | 'inverter' | 'module' | 'dcLimitV';
+export type Input = 'supply' | 'unitType' | 'place' | 'run' | 'address' | 'hung' | 'inverter' | 'module' | 'dcLimitV';
 
 /**
  * What the proof of a gate rests on: when one of these differs in a later release, the proof is stale. Common practice.
- * `hung`: which strings hang on the unit and where; `inverter`: the unit a string hangs on; `run`: its AC run; `module`: type and count.
+ * `unitType`: the electrical sheet, not how the body is hung; `place`: the wall and where on it; `hung`: which strings hang on the unit and where; `inverter`: the unit a string hangs on; `run`: its AC run; `module`: type and count.
  */
 export const RESTS_ON: Readonly<Partial<Record<GateId, readonly Input[]>>> = {
   'D-ID': ['inverter', 'module'],
@@ -13,7 +13,7 @@ export const RESTS_ON: Readonly<Partial<Record<GateId, readonly Input[]>>> = {
   'D-VOC': ['dcLimitV', 'module', 'inverter'],
   'D-IR': ['module', 'inverter', 'dcLimitV'],
   'D-ISC': ['module', 'inverter'],
-  'I-MOUNT': ['unitType'],
+  'I-MOUNT': ['unitType', 'place'],
   'I-PE': ['unitType', 'run'],
   'I-ACIR': ['supply', 'unitType', 'run'],
   'I-TORQ': ['unitType', 'run'],

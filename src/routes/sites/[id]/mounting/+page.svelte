@@ -2,6 +2,7 @@
   import { page } from '$app/state';
   import { mountingResults } from '$core/mounting/results';
   import { useSite } from '$lib/client/siteState.svelte';
+  import AsDrilled from '$lib/stages/mounting/AsDrilled.svelte';
   import BodyTable from '$lib/stages/mounting/BodyTable.svelte';
   import LiftCard from '$lib/stages/mounting/LiftCard.svelte';
   import SetOut from '$lib/stages/mounting/SetOut.svelte';
@@ -45,6 +46,7 @@
       <WallSearch {wall} {results} />
       {#if unit && unit.wall === wall}<LiftCard {unit} {checks} />{/if}
       <SetOut {wall} hung={onWall} />
+      {#if unit && unit.wall === wall}<AsDrilled {unit} />{/if}
     {/if}
     <WallTable {results} onpick={(id) => (wallId = id)} />
     <BodyTable />
