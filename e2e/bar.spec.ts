@@ -99,7 +99,7 @@ test('anything is found by typing, and every shortcut stands on one sheet', asyn
   await page.keyboard.press('Escape');
   await expect(sheet).toBeHidden();
   await page.keyboard.press(']');
-  await expect(page).toHaveURL(/\/links$/);
+  await expect(page).toHaveURL(/\/mounting$/);
   await page.keyboard.press('[');
   await expect(page).toHaveURL(/\/ac$/);
 });

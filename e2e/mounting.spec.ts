@@ -43,6 +43,7 @@ test('places are searched and taken over, a unit is moved by key and by pointer,
   const dxf = await readFile((await (await waiting).path())!, 'utf8');
   expect(dxf).toContain('HOLES_BRACKET');
 
+  await unit(page, 'INV-02').scrollIntoViewIfNeeded();
   const box = (await unit(page, 'INV-02').boundingBox())!;
   await page.mouse.move(box.x + 10, box.y + 10);
   await page.mouse.down();

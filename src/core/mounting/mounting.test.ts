@@ -8,7 +8,7 @@ import { newWall } from './part';
 import type { Hung } from './part';
 import { mountingResults } from './results';
 import { setOutSheet } from './setOut/setOutSheet';
-import { freePlace, siteWallLayout, wallProblemOf } from './wall/siteWall';
+import { freePlace, siteWallLayout, siteWallsLayout, wallProblemOf } from './wall/siteWall';
 import { onSite } from './wallPosition';
 
 const WALL = {
@@ -125,6 +125,22 @@ describe('layout on a wall of a site', () => {
       ['inv-2', 3050, 600],
       ['inv-3', 6450, 600],
     ]);
+  });
+  it('shares units among all walls, the near places of both first', () => {
+    const near = { ...WALL, obstructions: [], topMostMm: 2000 };
+    const two = { ...site, walls: [near, { ...near, id: 'west', label: 'West wall' }] };
+    const { layout } = siteWallsLayout(two, ['inv-1', 'inv-2'], time);
+    expect(layout).toMatchObject({ proof: 'proved' });
+    expect(layout?.places?.map((p) => [p.inverterId, p.wallId, p.xMm])).toEqual([
+      ['inv-1', 'east', 6450],
+      ['inv-2', 'west', 6450],
+    ]);
+    expect(
+      siteWallsLayout({ ...two, walls: [near, { ...near, id: 'w', label: 'W', boardYMm: null }] }, ['inv-1'], time),
+    ).toEqual({
+      layout: null,
+      missing: ['where cables leave W'],
+    });
   });
   it('says what it lacks', () => {
     const wall = { ...WALL, boardXMm: null };

@@ -4,7 +4,7 @@ import wasmUrl from 'highs/runtime?url';
 import Papa from 'papaparse';
 import type { SiteDesign } from '$core/design';
 import type { Wall } from '$core/mounting/part';
-import { siteWallLayout } from '$core/mounting/wall/siteWall';
+import { siteWallLayout, siteWallsLayout } from '$core/mounting/wall/siteWall';
 import type { FleetAnswer } from '$core/strings/layout/fleet';
 import { fleetsFor } from '$core/strings/layout/fleet';
 import type { BestLayoutAnswer } from '$core/strings/layout/bestLayout';
@@ -44,6 +44,11 @@ const work = {
 
   wall(design: SiteDesign, wall: Wall, ids: readonly string[], timeLimitS: number) {
     return siteWallLayout(design, wall, ids, { timeLimitS, nowS: () => performance.now() / 1000 });
+  },
+
+  walls(design: SiteDesign, ids: readonly string[], timeLimitS: number, onProgress: (share: number) => void) {
+    const time = { timeLimitS, nowS: () => performance.now() / 1000 };
+    return siteWallsLayout(design, ids, time, (done, of) => onProgress(done / of));
   },
 
   fleets(design: SiteDesign, shelf: readonly InverterType[], ratioWanted: number): FleetAnswer[] {

@@ -9,6 +9,8 @@ import type { WallProblem, WallUnit } from './problem';
 import { gapBetween } from './problem';
 import type { SearchTime, WallLayout } from './wallLayout';
 import { wallLayout } from './wallLayout';
+import type { WallsLayout } from './wallsLayout';
+import { wallsLayout } from './wallsLayout';
 import type { Fix } from './whyNot';
 import { fixesFor } from './whyNot';
 
@@ -98,6 +100,33 @@ export function siteWallLayout(
   const stacked = wall.stacking ? named(wallLayout(problem.value, half)) : null;
   const fits = row.places ?? stacked?.places;
   return { row, stacked, fixes: fits ? [] : fixesFor(problem.value, half), missing: [] };
+}
+
+export interface SiteWallsAnswer {
+  /** Null where too little is known to search. */
+  readonly layout: (Omit<WallsLayout, 'places'> & { readonly places: readonly Hung[] | null }) | null;
+  readonly missing: readonly string[];
+}
+
+/** The best places of the units named over all walls of the site. `onWall` hears how many of the walls' layouts are made. */
+export function siteWallsLayout(
+  design: MountingDesign,
+  ids: readonly string[],
+  time: SearchTime,
+  onWall?: (done: number, of: number) => void,
+): SiteWallsAnswer {
+  const problems = design.walls.map((wall) => wallProblemOf(design, wall, ids));
+  const missing = [...new Set(problems.flatMap((p) => p.missing))];
+  const known = problems.flatMap((p) => (p.value ? [p.value] : []));
+  const units = known[0]?.units ?? [];
+  if (missing.length) return { layout: null, missing };
+  const { places, ...layout } = wallsLayout(known, units, time, onWall);
+  const named = places?.map(({ wall, at }, i) => ({
+    inverterId: ids[i] as string,
+    wallId: (design.walls[wall] as Wall).id,
+    ...at,
+  }));
+  return { layout: { ...layout, places: named ?? null }, missing: [] };
 }
 
 /** The cheapest place that is free for one unit beside those that hang there; null where there is none, or too little is known. */

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { mountingResults } from '$core/mounting/results';
+  import { useLogOf } from '$lib/client/logState.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
   import AsDrilled from '$lib/stages/mounting/AsDrilled.svelte';
   import BodyTable from '$lib/stages/mounting/BodyTable.svelte';
@@ -12,7 +13,9 @@
   import Stage from '$lib/ui/Stage.svelte';
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
 
+  let { data } = $props();
   const site = useSite();
+  useLogOf(() => data);
   const results = $derived(mountingResults(site.design));
   const checks = $derived(site.assessment.checks.filter((c) => c.subject.element === 'wall'));
   let picked = $derived(page.url.searchParams.get('at') ?? '');
