@@ -16,7 +16,7 @@ export interface HungUnit {
   /** Its size and what it keeps free. */
   readonly size: Answer<WallUnit>;
   /** The others on the same wall. */
-  readonly others: readonly Pick<HungUnit, 'unit' | 'at' | 'size'>[];
+  readonly others: readonly Pick<HungUnit, 'unit' | 'type' | 'at' | 'size'>[];
   readonly survey: Survey;
 }
 

@@ -99,6 +99,8 @@ export const T100: InverterType = {
     bracketBottomMm: 210,
     slotMm: 13,
     boltMm: 10,
+    soundDb: 65,
+    flatAllowed: false,
     gearOnly: false,
     handles: [
       { xMm: 0, yMm: 100 },

@@ -111,6 +111,9 @@ const WALL: Wall = {
   facing: '2',
   publicReach: false,
   flammables: false,
+  backDeg: 0,
+  neighbourM: 20,
+  soundLimitDb: 50,
   facesDeg: 0,
   awningDepthM: 0,
   trayMm: 400,
@@ -144,6 +147,7 @@ export function hungUnit(
     survey: { ...SURVEY, ...over.survey },
     others: (over.others ?? []).map(({ body, ...place }, i) => ({
       unit: { ...UNIT, id: `other-${i}`, tag: `OTHER-${i}` },
+      type: { ...T100, body: { ...T100.body, ...body } },
       at: { ...at, inverterId: `other-${i}`, ...place },
       size: wallUnitOf({ ...T100, body: { ...T100.body, ...body } }),
     })),

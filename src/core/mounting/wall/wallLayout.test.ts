@@ -1,73 +1,15 @@
 import { describe, expect, it, vi } from 'vitest';
 import { generator } from '../../kernel/generator';
+import { FIRST_WALL, LARGE, SECOND_WALL, SMALL, pipe } from '../../testing/walls';
 import { verifyWall } from '../verify/verifyWall';
 import { candidatesFor } from './candidates';
-import type { Obstruction, WallPlace, WallProblem, WallUnit } from './problem';
+import type { WallPlace, WallProblem, WallUnit } from './problem';
 import { cableMm, gapBetween } from './problem';
 import { fixesFor } from './whyNot';
 import { wallLayout } from './wallLayout';
 
 vi.setConfig({ testTimeout: 60_000 });
 
-const T110: WallUnit = {
-  kind: 'T110',
-  widthMm: 1050,
-  heightMm: 660,
-  leftMm: 500,
-  rightMm: 500,
-  topMm: 500,
-  bottomMm: 500,
-  besideMm: 500,
-  stackedMm: 700,
-  cableWeight: 1,
-};
-const T50: WallUnit = {
-  kind: 'T50',
-  widthMm: 700,
-  heightMm: 520,
-  leftMm: 300,
-  rightMm: 300,
-  topMm: 500,
-  bottomMm: 500,
-  besideMm: 300,
-  stackedMm: 500,
-  cableWeight: 1,
-};
-const DOOR: Obstruction = {
-  label: 'door',
-  xMm: 4600,
-  yMm: 0,
-  widthMm: 1000,
-  heightMm: 2100,
-  marginMm: 0,
-  blocksAir: true,
-};
-const pipe = (heightMm: number): Obstruction => ({
-  label: 'pipe',
-  xMm: 2300,
-  yMm: 0,
-  widthMm: 100,
-  heightMm,
-  marginMm: 150,
-  blocksAir: false,
-});
-const FIRST: WallProblem = {
-  face: { widthMm: 8000, heightMm: 3000, leftOpen: false, rightOpen: false, floorMinMm: 600, topMostMm: 2000 },
-  obstructions: [DOOR, pipe(3000)],
-  boardXMm: 7800,
-  boardYMm: 1500,
-  trayMm: 400,
-  units: [T110, T110, T110],
-  gaps: 'larger',
-  stacking: true,
-  gridMm: 50,
-};
-const SECOND: WallProblem = {
-  ...FIRST,
-  face: { ...FIRST.face, widthMm: 6000, heightMm: 3300, topMostMm: null },
-  obstructions: [pipe(3300)],
-  boardXMm: 5800,
-};
 let ticks = 0;
 /** A clock that moves a millisecond a look: what is searched does not hang on the machine. */
 const time = (timeLimitS = 1e9) => ({ nowS: () => (ticks += 1) / 1000, timeLimitS });
@@ -83,7 +25,7 @@ describe('worked walls, proved', () => {
   it.each([
     [
       'first, grid 100',
-      { ...FIRST, gridMm: 100 },
+      { ...FIRST_WALL, gridMm: 100 },
       15225,
       [
         [1100, 600],
@@ -93,7 +35,7 @@ describe('worked walls, proved', () => {
     ],
     [
       'first, grid 50',
-      FIRST,
+      FIRST_WALL,
       15125,
       [
         [1100, 600],
@@ -103,7 +45,7 @@ describe('worked walls, proved', () => {
     ],
     [
       'second, grid 200',
-      { ...SECOND, gridMm: 200 },
+      { ...SECOND_WALL, gridMm: 200 },
       9525,
       [
         [2800, 600],
@@ -113,7 +55,7 @@ describe('worked walls, proved', () => {
     ],
     [
       'second, grid 100',
-      { ...SECOND, gridMm: 100 },
+      { ...SECOND_WALL, gridMm: 100 },
       9525,
       [
         [2800, 600],
@@ -123,7 +65,7 @@ describe('worked walls, proved', () => {
     ],
     [
       'second, grid 50',
-      SECOND,
+      SECOND_WALL,
       9325,
       [
         [2900, 600],
@@ -138,8 +80,8 @@ describe('worked walls, proved', () => {
     expect(verified(problem, layout.places ?? [])).toEqual([]);
   });
   it('two kinds, cable weighted', () => {
-    const heavy = { ...T110, cableWeight: 2 };
-    const layout = solve({ ...FIRST, units: [heavy, heavy, T50] });
+    const heavy = { ...LARGE, cableWeight: 2 };
+    const layout = solve({ ...FIRST_WALL, units: [heavy, heavy, SMALL] });
     expect([layout.proof, layout.cost]).toEqual(['proved', 22600]);
     expect(at(layout.places)).toEqual([
       [3050, 600],
@@ -148,17 +90,17 @@ describe('worked walls, proved', () => {
     ]);
   });
   it('without stacking the second wall takes three in a row, and says what stacking saves', () => {
-    const flat = solve({ ...SECOND, stacking: false });
+    const flat = solve({ ...SECOND_WALL, stacking: false });
     expect(flat.proof).toBe('proved');
     expect(flat.places?.every((p) => p.yMm === 600)).toBe(true);
     expect(flat.cost).toBeGreaterThan(9325);
   });
   it('the first wall is full with three: a fourth is refused with proof', () => {
-    const layout = solve({ ...FIRST, units: [T110, T110, T110, T110] });
+    const layout = solve({ ...FIRST_WALL, units: [LARGE, LARGE, LARGE, LARGE] });
     expect(layout).toMatchObject({ places: null, proof: 'proved', bound: Number.POSITIVE_INFINITY });
   });
   it('and what would let the fourth hang is tried, one change at a time', () => {
-    const fixes = fixesFor({ ...FIRST, units: [T110, T110, T110, T110] }, time()).map((f) => f.change);
+    const fixes = fixesFor({ ...FIRST_WALL, units: [LARGE, LARGE, LARGE, LARGE] }, time()).map((f) => f.change);
     expect(fixes).toEqual(['move door out of the way', 'hang one unit fewer here']);
   });
 });
@@ -206,10 +148,10 @@ function rowProgramme(p: WallProblem): number {
 
 describe('second methods', () => {
   it('brute force at 200 mm finds the same on the second wall', () =>
-    expect(bruteForce({ ...SECOND, gridMm: 200 })).toBe(9525));
+    expect(bruteForce({ ...SECOND_WALL, gridMm: 200 })).toBe(9525));
   it('the row programme finds the same where nothing may be stacked', () => {
-    expect(rowProgramme(FIRST)).toBe(15125);
-    expect(rowProgramme({ ...SECOND, stacking: false })).toBe(solve({ ...SECOND, stacking: false }).cost);
+    expect(rowProgramme(FIRST_WALL)).toBe(15125);
+    expect(rowProgramme({ ...SECOND_WALL, stacking: false })).toBe(solve({ ...SECOND_WALL, stacking: false }).cost);
   });
 
   const random = generator(20_261);
@@ -280,7 +222,11 @@ describe('second methods', () => {
 });
 
 it('four stacked units are proved: the bound knows that upper rows cost more', () => {
-  const long = { ...SECOND, face: { ...SECOND.face, widthMm: 8000 }, units: Array.from({ length: 4 }, () => T110) };
+  const long = {
+    ...SECOND_WALL,
+    face: { ...SECOND_WALL.face, widthMm: 8000 },
+    units: Array.from({ length: 4 }, () => LARGE),
+  };
   const layout = solve(long);
   expect([layout.proof, layout.bound]).toEqual(['proved', layout.cost]);
   expect(verified(long, layout.places ?? [])).toEqual([]);
@@ -288,10 +234,10 @@ it('four stacked units are proved: the bound knows that upper rows cost more', (
 
 it('at the time limit shows the best with its bound, and never calls it optimal', () => {
   const wide: WallProblem = {
-    ...SECOND,
-    face: { ...SECOND.face, widthMm: 12_000 },
+    ...SECOND_WALL,
+    face: { ...SECOND_WALL.face, widthMm: 12_000 },
     obstructions: [pipe(3300)],
-    units: [...Array.from({ length: 4 }, () => T110), ...Array.from({ length: 4 }, () => T50)],
+    units: [...Array.from({ length: 4 }, () => LARGE), ...Array.from({ length: 4 }, () => SMALL)],
   };
   const layout = wallLayout(wide, time(0.05));
   expect(layout.places).not.toBeNull();

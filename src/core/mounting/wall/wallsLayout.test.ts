@@ -1,4 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
+import { FIRST_WALL, LARGE } from '../../testing/walls';
 import { verifyWall } from '../verify/verifyWall';
 import type { WallUnit } from './problem';
 import type { EmptyWall } from './wallsLayout';
@@ -6,26 +7,12 @@ import { wallsLayout } from './wallsLayout';
 
 vi.setConfig({ testTimeout: 60_000 });
 
-const unit = (kind: string, widthMm: number): WallUnit => ({
-  kind,
-  widthMm,
-  heightMm: 660,
-  leftMm: 500,
-  rightMm: 500,
-  topMm: 500,
-  bottomMm: 500,
-  besideMm: 500,
-  stackedMm: 700,
-  cableWeight: 1,
-});
+const unit = (kind: string, widthMm: number): WallUnit => ({ ...LARGE, kind, widthMm });
 const wall = (widthMm: number, boardXMm: number): EmptyWall => ({
-  face: { widthMm, heightMm: 3000, leftOpen: false, rightOpen: false, floorMinMm: 600, topMostMm: 2000 },
+  ...FIRST_WALL,
+  face: { ...FIRST_WALL.face, widthMm },
   obstructions: [],
   boardXMm,
-  boardYMm: 1500,
-  trayMm: 400,
-  gaps: 'larger',
-  stacking: true,
   gridMm: 100,
 });
 const time = { nowS: () => performance.now() / 1000, timeLimitS: 20 };

@@ -1,45 +1,17 @@
 <script lang="ts">
   import type { Check } from '$core/kernel/check';
   import { fixed } from '$core/kernel/quantity';
-  import { handleShares } from '$core/mounting/lift/handles';
-  import { crewOf } from '$core/mounting/lift/crewOf';
-  import { liftLimit } from '$core/mounting/lift/liftingEquation';
-  import { teamLift } from '$core/mounting/lift/team';
+  import { liftPlan, sharesOf } from '$core/mounting/lift/liftPlan';
   import type { HungUnit } from '$core/mounting/results';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
 
   let { unit, checks }: { unit: HungUnit; checks: readonly Check[] } = $props();
-  const crew = $derived(crewOf(unit));
+  const plan = $derived(liftPlan(unit));
+  const crew = $derived(plan.crew);
   const body = $derived(unit.type.body);
-  const verdict = $derived(checks.find((c) => c.id === 'mounting.handles' && c.subject.id === unit.unit.id)?.verdict);
-  const m = (p: { xMm: number; yMm: number }) => ({ xM: p.xMm / 1000, yM: p.yMm / 1000 });
-  const shares = $derived.by(() => {
-    if (unit.type.massKg === null || body.centreXMm === null || body.centreYMm === null) return null;
-    try {
-      return handleShares(unit.type.massKg, body.handles.map(m), m({ xMm: body.centreXMm, yMm: body.centreYMm }));
-    } catch (cause) {
-      if (cause instanceof RangeError) return null;
-      throw cause;
-    }
-  });
-  /** One lift from the pallet or the floor at knee height, and hooking on at arm's length: the worse of both governs. */
-  const limit = $derived.by(() => {
-    if (crew.value === null) return null;
-    const hands = Math.min(175, 100 * crew.value.handsM);
-    const once = { horizontalCm: 45, twistDeg: 0, liftsPerMin: 0.2, hours: 1, coupling: 'good' } as const;
-    const travelCm = Math.abs(hands - 75);
-    const start = liftLimit({ ...once, verticalCm: 75, travelCm }).rwlKg;
-    const end = liftLimit({ ...once, verticalCm: hands, travelCm }).rwlKg;
-    return { start, end, governs: Math.min(start, end) };
-  });
-  const team = $derived(
-    crew.value && limit && limit.governs > 0 && unit.type.massKg !== null
-      ? teamLift(
-          unit.type.massKg,
-          Array.from({ length: crew.value.people }, () => limit.governs),
-        )
-      : null,
-  );
+  const check = $derived(checks.find((c) => c.id === 'mounting.handles' && c.subject.id === unit.unit.id));
+  /** Null where it cannot be said: its check tells why. */
+  const shares = $derived(check && check.value !== null ? sharesOf(unit.type).value : null);
 </script>
 
 <section class="sheet p-3" aria-labelledby="lift">
@@ -50,17 +22,22 @@
       <b class="num">{fixed(crew.value.handsM, 2)} m</b>: <b>{crew.value.people} people</b> at least, gear
       <b>{crew.value.gear}</b>.
     </p>
-    {#if team && limit}
+    {#if plan.team && plan.onePerson}
       <p>
-        By the lifting equation one person may lift <span class="num">{fixed(limit.start, 1)} kg</span> from 0.75 m and
-        <span class="num">{fixed(limit.end, 1)} kg</span> up there, hands 0.45 m before the ankles; {crew.value.people} people
-        <span class="num">{fixed(team.capacityKg, 1)} kg</span>: lifting index
-        <b class="num">{fixed(team.index, 1)}</b>.
-        {#if team.verdict !== 'holds'}<span class="text-tight"
+        By the lifting equation one person may lift <span class="num">{fixed(plan.onePerson.startKg, 1)} kg</span> from
+        0.75 m and
+        <span class="num">{fixed(plan.onePerson.endKg, 1)} kg</span> up there, hands 0.45 m before the ankles; {crew
+          .value.people} people
+        <span class="num">{fixed(plan.team.capacityKg, 1)} kg</span>: lifting index
+        <b class="num">{fixed(plan.team.index, 1)}</b>.
+        {#if plan.team.verdict !== 'holds'}<span class="text-tight"
             >Take a hoist or a lift table; the lead may accept otherwise, with a reason.</span
           >{/if}
       </p>
     {/if}
+    {#if plan.onePerson && !plan.team}<p class="text-tight">
+        By the lifting equation nobody lifts anything with the hands up there: a hoist or a lift table.
+      </p>{/if}
     {#if shares}
       <figure class="mt-1 flex flex-wrap items-center gap-4">
         <svg
@@ -97,7 +74,7 @@
         </svg>
         <figcaption class="text-sm">
           Handles and centre of gravity. One handle may come to carry <b class="num">{fixed(shares.worstKg, 1)} kg</b>
-          where a hand gives way. {#if verdict}<VerdictMark {verdict} />{/if}
+          where a hand gives way. {#if check}<VerdictMark verdict={check.verdict} />{/if}
         </figcaption>
       </figure>
     {/if}
