@@ -13,7 +13,13 @@ const mm = (min: number, max: number, description: string) => quantity(min, max,
 /** Longest wall, mm. */
 const MOST_MM = 200_000;
 
-const WALL_MATERIALS = ['concrete', 'solid masonry', 'hollow or unknown masonry', 'steel frame', 'timber'] as const;
+export const WALL_MATERIALS = [
+  'concrete',
+  'solid masonry',
+  'hollow or unknown masonry',
+  'steel frame',
+  'timber',
+] as const;
 
 const obstructionSchema = z.object({
   id: partId,

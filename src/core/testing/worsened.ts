@@ -55,6 +55,14 @@ export const worseDevice = worseIn(
   (d) => d.chain.devices,
   (d, devices) => ({ ...d, chain: { ...d.chain, devices } }),
 );
+export const worseWall = worseIn(
+  (d) => d.walls,
+  (d, walls) => ({ ...d, walls }),
+);
+export const worseHung = worseIn(
+  (d) => d.hung,
+  (d, hung) => ({ ...d, hung }),
+);
 export const worseSurvey = worseIn(
   (d) => [d.survey],
   (d, [survey = d.survey]) => ({ ...d, survey }),

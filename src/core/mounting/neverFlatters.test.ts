@@ -1,0 +1,85 @@
+import { describe } from 'vitest';
+import type { InverterBody } from '../equipment/inverterBody';
+import { neverFlatters } from '../testing/neverFlatters';
+import { randomDesign } from '../testing/randomDesign';
+import { withRandomWalls } from '../testing/randomWalls';
+import { grown, only, raised, shrunk, worseHung, worseSurvey, worseType, worseWall } from '../testing/worsened';
+import { mounting } from '.';
+
+/** A figure of the body raised; null where the sheet is silent. */
+const body =
+  (field: 'besideMm' | 'stackedMm' | 'frontMm' | 'rightMm' | 'topMm', by: number) =>
+  (t: { body: InverterBody }, x: () => number) => {
+    const value = raised(t.body[field], by, x);
+    return value === null ? null : { body: { ...t.body, [field]: Math.min(3000, value) } };
+  };
+
+describe('mounting', () =>
+  neverFlatters(mounting, {
+    designOf: (seed) => withRandomWalls(randomDesign(seed, { inverters: 4, trackers: 2 }), seed),
+    runs: 3000,
+    worse: [
+      worseWall('a narrower wall', ['mounting.ends'], (w, x) => ({
+        widthMm: Math.max(200, w.widthMm * (0.4 + 0.6 * x())),
+      })),
+      worseWall('a lower wall', ['mounting.ends', 'mounting.top'], (w, x) => ({
+        heightMm: Math.max(200, w.heightMm * (0.4 + 0.6 * x())),
+      })),
+      worseWall('a lower highest top', ['mounting.top'], (w, x) => only('topMostMm', shrunk(w.topMostMm, 0.4, x))),
+      worseWall('more asked of the lower edge', ['mounting.floor'], (w, x) =>
+        only('floorMinMm', raised(w.floorMinMm, 900, x)),
+      ),
+      worseWall('a higher flood mark', ['mounting.floor'], (w, x) =>
+        only('waterMarkMm', raised(w.waterMarkMm, 1500, x)),
+      ),
+      worseWall('less room in front', ['mounting.front'], (w, x) => only('frontMm', shrunk(w.frontMm, 0.2, x))),
+      worseWall('a nearer neighbour', ['mounting.sound'], (w, x) =>
+        w.neighbourM === 0 ? null : only('neighbourM', shrunk(w.neighbourM, 0.1, x)),
+      ),
+      worseWall('a stricter sound limit', ['mounting.sound'], (w, x) =>
+        only('soundLimitDb', shrunk(w.soundLimitDb, 0.6, x)),
+      ),
+      worseWall('a shallower awning', ['mounting.sun'], (w, x) => only('awningDepthM', shrunk(w.awningDepthM, 0.1, x))),
+      worseWall('weaker anchors', ['mounting.anchors'], (w, x) =>
+        only('tensionCapacityN', shrunk(w.tensionCapacityN, 0.2, x)),
+      ),
+      worseWall('a thinner wall', ['mounting.hole-depth'], (w, x) =>
+        only('thicknessMm', shrunk(w.thicknessMm, 0.3, x)),
+      ),
+      worseWall('deeper holes', ['mounting.hole-depth'], (w, x) => only('anchorDepthMm', grown(w.anchorDepthMm, 3, x))),
+      worseWall(
+        'more kept free of what stands there',
+        ['mounting.obstructions'],
+        ({ obstructions: [first, ...rest] }, x) =>
+          first && first.marginMm !== null
+            ? { obstructions: [{ ...first, marginMm: Math.min(5000, first.marginMm + 800 * x()) }, ...rest] }
+            : null,
+      ),
+      worseWall('a wider obstruction', ['mounting.obstructions'], ({ obstructions: [first, ...rest] }, x) =>
+        first ? { obstructions: [{ ...first, widthMm: first.widthMm + 3000 * x() }, ...rest] } : null,
+      ),
+      worseHung('a lower place', ['mounting.floor', 'mounting.public-reach'], (h, x) => ({ yMm: h.yMm * x() })),
+      worseHung('a higher place', ['mounting.top', 'mounting.crew'], (h, x) => ({ yMm: h.yMm + 2000 * x() })),
+      worseType('a larger gap beside it', ['mounting.neighbours'], body('besideMm', 900)),
+      worseType('a larger gap over it', ['mounting.neighbours'], body('stackedMm', 900)),
+      worseType('more asked for in front', ['mounting.front'], body('frontMm', 2000)),
+      worseType('more kept free beside it', ['mounting.ends', 'mounting.obstructions'], body('rightMm', 900)),
+      worseType('more kept free over it', ['mounting.ends', 'mounting.obstructions'], body('topMm', 900)),
+      worseType('a heavier unit', ['mounting.handles', 'mounting.crew', 'mounting.anchors'], (t, x) =>
+        only('massKg', t.massKg === null ? null : Math.min(400, t.massKg * (1 + x()))),
+      ),
+      worseSurvey('a hotter site', ['mounting.derating'], (s, x) =>
+        only('hottestC', s.hottestC === null ? null : Math.min(60, s.hottestC + 25 * x())),
+      ),
+    ],
+    spoken: [
+      {
+        path: /body\.(left|right|top|bottom|front|beside|stacked)Mm$/,
+        because: 'where the sheet is silent the class of its power stands in',
+      },
+      { path: /walls\.\d+\.floorMinMm$/, because: 'without a mark of its own the class of the unit counts' },
+      { path: /walls\.\d+\.topMostMm$/, because: 'without one only the wall itself ends' },
+      { path: /obstructions\.\d+\.marginMm$/, because: 'without one the usual of its kind counts' },
+      { path: /^(strings|planes|runs|board|locks|energy|dcCable|chain)\b/, because: 'not inputs of mounting' },
+    ],
+  }));

@@ -1,0 +1,98 @@
+import type { SiteDesign } from '../design';
+import type { InverterBody } from '../equipment/inverterBody';
+import { generator } from '../kernel/generator';
+import type { Hung, Wall } from '../mounting/part';
+import { WALL_MATERIALS, newWall } from '../mounting/part';
+import type { ObstructionKind } from '../mounting/tables/obstructions';
+import { OBSTRUCTION_KINDS } from '../mounting/tables/obstructions';
+
+/** A random design with walls, with what hangs on them and with bodies of its units: inputs missing, limits passed, the same every time. */
+export function withRandomWalls(d: SiteDesign, seed: number): SiteDesign {
+  const next = generator(seed + 2_000_003);
+  const one = <T>(of: readonly T[]): T => of[Math.floor(next() * of.length)] as T;
+  const mm = (from: number, to: number) => Math.round((from + next() * (to - from)) / 10) * 10;
+  const blanks = next() < 0.5 ? 0 : 0.12;
+  const maybe = <T>(value: T): T | null => (next() < blanks ? null : value);
+
+  const bodyOf = (): InverterBody => {
+    const [widthMm, heightMm] = [mm(500, 1100), mm(500, 750)];
+    const handles = [
+      { xMm: 0, yMm: 100 },
+      { xMm: widthMm, yMm: 100 },
+      { xMm: widthMm, yMm: heightMm - 100 },
+      { xMm: 0, yMm: heightMm - 100 },
+    ];
+    const holes = [125, widthMm - 125].flatMap((xMm) => [260, heightMm - 100].map((yMm) => ({ xMm, yMm })));
+    return {
+      widthMm: maybe(widthMm),
+      heightMm: maybe(heightMm),
+      depthMm: maybe(mm(200, 400)),
+      leftMm: maybe(mm(0, 800)),
+      rightMm: maybe(mm(0, 800)),
+      topMm: maybe(mm(0, 800)),
+      bottomMm: maybe(mm(0, 800)),
+      frontMm: maybe(mm(300, 1500)),
+      besideMm: maybe(mm(0, 800)),
+      stackedMm: maybe(mm(0, 900)),
+      centreXMm: maybe(widthMm / 2 + mm(-100, 100)),
+      centreYMm: maybe(heightMm / 2 + mm(-100, 100)),
+      centreZMm: maybe(mm(80, 250)),
+      bracketBottomMm: maybe(200),
+      slotMm: maybe(one([11, 13])),
+      boltMm: maybe(10),
+      soundDb: maybe(one([55, 62, 68])),
+      flatAllowed: maybe(next() < 0.5),
+      gearOnly: maybe(next() < 0.1),
+      handles: next() < 0.1 ? [] : handles,
+      bracketHoles: next() < 0.1 ? [] : next() < 0.2 ? holes.slice(2) : holes,
+      safetyHoles: [],
+    };
+  };
+  const wallOf = (i: number): Wall => ({
+    ...newWall(`w${i}`, `Wall ${i}`, mm(3000, 14_000), mm(1800, 4000)),
+    material: maybe(one(WALL_MATERIALS)),
+    thicknessMm: maybe(one([80, 100, 150, 240])),
+    leftOpen: next() < 0.2,
+    rightOpen: next() < 0.2,
+    floorMinMm: maybe(mm(300, 800)),
+    waterMarkMm: maybe(one([0, 0, 200, 600])),
+    topMostMm: maybe(mm(1400, 2600)),
+    frontMm: maybe(mm(500, 2500)),
+    facing: maybe(one(['1', '2', '3'] as const)),
+    publicReach: maybe(next() < 0.3),
+    flammables: maybe(next() < 0.1),
+    gaps: one(['larger', 'sum'] as const),
+    backDeg: maybe(one([0, 0, 10, 30, 75])),
+    neighbourM: maybe(one([0, 5, 10, 40])),
+    soundLimitDb: maybe(one([35, 45, 55])),
+    facesDeg: maybe(mm(0, 350)),
+    awningDepthM: maybe(one([0, 0.5, 1, 2])),
+    awningYMm: maybe(mm(1500, 2600)),
+    tensionCapacityN: maybe(one([900, 1500, 3000, 6000])),
+    shearCapacityN: maybe(one([600, 1500, 4000])),
+    anchorHoleMm: maybe(one([10, 13, 16])),
+    anchorDepthMm: maybe(one([50, 65, 90])),
+    obstructions: Array.from({ length: Math.floor(next() * 3) }, (_, k) => ({
+      id: `o${k}`,
+      kind: one(Object.keys(OBSTRUCTION_KINDS) as ObstructionKind[]),
+      xMm: mm(0, 10_000),
+      yMm: mm(0, 2000),
+      widthMm: mm(50, 1200),
+      heightMm: mm(50, 2200),
+      marginMm: maybe(mm(0, 400)),
+    })),
+  });
+  const walls = Array.from({ length: 1 + Math.floor(next() * 2) }, (_, i) => wallOf(i));
+  const hung = d.inverters.flatMap((u): Hung[] => {
+    const wall = one(walls);
+    return next() < 0.15
+      ? []
+      : [{ inverterId: u.id, wallId: wall.id, xMm: mm(0, wall.widthMm - 600), yMm: mm(200, wall.heightMm - 600) }];
+  });
+  const inverters = d.equipment.inverters.map((t) => ({
+    ...t,
+    massKg: maybe(one([22, 48, 62, 84, 95, 112, 130])),
+    body: bodyOf(),
+  }));
+  return { ...d, equipment: { ...d.equipment, inverters }, walls, hung };
+}
