@@ -6,6 +6,8 @@ test('the yard is searched, filtered, sorted; a site is put aside and put back, 
   request,
 }) => {
   await demoSite(request, 'brekkesund-fish-hall');
+  // More sites than are drawn at first.
+  for (let n = 1; n <= 20; n++) await request.post('/api/v1/sites', { data: { name: `Kiln ${n}` } });
   const made = await request.post('/api/v1/sites', { data: { name: 'Zander pumping hall' } });
   const { siteId } = (await made.json()) as { siteId: string };
   await open(page, '/');
@@ -38,6 +40,7 @@ test('the yard is searched, filtered, sorted; a site is put aside and put back, 
   await page.getByRole('button', { name: 'Archive Zander pumping hall' }).click();
   await expect(row).toBeHidden();
   await page.reload();
+  await page.getByLabel('Find a site').fill('zander');
   await expect(row).toBeHidden();
   await page.getByLabel('Standing').selectOption('archived');
   await page.getByRole('button', { name: 'Put Zander pumping hall back into the yard' }).click();
