@@ -68,6 +68,7 @@ export function withRandomWalls(d: SiteDesign, seed: number): SiteDesign {
     facesDeg: maybe(mm(0, 350)),
     awningDepthM: maybe(one([0, 0.5, 1, 2])),
     awningYMm: maybe(mm(1500, 2600)),
+    pullTested: maybe(next() < 0.5),
     tensionCapacityN: maybe(one([900, 1500, 3000, 6000])),
     shearCapacityN: maybe(one([600, 1500, 4000])),
     anchorHoleMm: maybe(one([10, 13, 16])),

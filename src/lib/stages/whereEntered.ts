@@ -77,6 +77,8 @@ const FIELDS: readonly (readonly [name: RegExp, at: EnteredAt])[] = [
   [/^the way the wall faces/, at('mounting', 'facesDeg')],
   [/^depth of an awning/, at('mounting', 'awningDepthM')],
   [/^height of an awning/, at('mounting', 'awningYMm')],
+  [/^what the wall is made of/, at('mounting', 'material')],
+  [/^a pull test on this wall/, at('mounting', 'pullTested')],
   [/^approved pull/, at('mounting', 'tensionCapacityN')],
   [/^approved shear/, at('mounting', 'shearCapacityN')],
   [/^hole for the anchor/, at('mounting', 'anchorHoleMm')],

@@ -44,17 +44,14 @@ export const AS_DRILLED = kind({
     const on = lineOf(design).unit(subject.id);
     if (!on) return SAYS_NOTHING;
     const found = new Map(v.holes.map((h) => [h.name, h]));
-    const pairs = holesOf(design, subject.id).flatMap((h) => {
-      const measured = found.get(h.name);
-      return measured ? [{ hole: h, measured }] : [];
-    });
-    // The set-out has changed since, or the unit hangs nowhere: what was measured is kept, and says nothing.
-    if (pairs.length < 2) return SAYS_NOTHING;
+    const holes = holesOf(design, subject.id);
+    // The unit hangs nowhere, or its sheet gives no holes: what was measured is kept, and says nothing.
+    if (holes.length < 2) return SAYS_NOTHING;
     const { slotMm, boltMm } = on.type.body;
     const drilled = {
-      names: pairs.map((p) => p.hole.name),
-      nominal: pairs.map((p) => p.hole),
-      measured: pairs.map((p) => p.measured),
+      names: holes.map((h) => h.name),
+      nominal: holes,
+      measured: holes.map((h) => found.get(h.name) ?? null),
       slotMm,
       boltMm,
     };

@@ -33,7 +33,7 @@
     },
     { title: 'Cables', paths: ['trayMm', 'boardXMm', 'boardYMm'] },
     { title: 'Sun', paths: ['facesDeg', 'awningDepthM', 'awningYMm'] },
-    { title: 'Anchors', paths: ['tensionCapacityN', 'shearCapacityN', 'anchorHoleMm', 'anchorDepthMm'] },
+    { title: 'Anchors', paths: ['pullTested', 'tensionCapacityN', 'shearCapacityN', 'anchorHoleMm', 'anchorDepthMm'] },
     { title: 'Lower left corner on the site', paths: ['xM', 'yM', 'zM'] },
     { title: '', paths: ['obstructions'] },
   ];

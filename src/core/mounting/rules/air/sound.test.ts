@@ -18,7 +18,7 @@ edges(SOUND, () => ({
   ],
   says: [
     [near(0), /^no neighbour near$/],
-    [near(10, 60, { others: two }), /^3 units at 10 m: 49\.8 dB\(A\), limit 60 dB\(A\)$/],
+    [near(10, 60, { others: two }), /^3 units of this wall alone at 10 m: 49\.8 dB\(A\), limit 60 dB\(A\)$/],
     [near(10, 46), /./, /^within 3 dB of the limit/],
     [
       near(null, null, { body: { soundDb: null } }),

@@ -42,7 +42,9 @@ export const SOUND = rule<HungUnit>()({
     const judged = atMost({
       value,
       limit: limitDb,
-      working: () => [`${levelsDb.length} units at ${distanceM} m: ${value.toFixed(1)} dB(A), limit ${limitDb} dB(A)`],
+      working: () => [
+        `${levelsDb.length} units of this wall alone at ${distanceM} m: ${value.toFixed(1)} dB(A), limit ${limitDb} dB(A)`,
+      ],
     });
     return judged.verdict === 'holds' && limitDb - value < SOUND_RESERVE_DB
       ? withVerdict(judged, 'tight', () => [

@@ -14,6 +14,9 @@ const on = (
     body: { bracketBottomMm: 210, centreZMm: 190, depthMm: 370, ...over.body },
     wall: { tensionCapacityN, shearCapacityN, ...over.wall },
   });
+const hollow = (pullTested: boolean | null) =>
+  on(3000, 4000, { wall: { material: 'hollow or unknown masonry', pullTested } });
+const beside = (mm: number) => on(3000, 4000, { body: { centreXMm: 525 + mm } });
 const twoOnly = {
   body: {
     bracketHoles: [
@@ -24,7 +27,7 @@ const twoOnly = {
 };
 
 edges(ANCHORS, () => ({
-  holds: [on(3000), on(1140)],
+  holds: [on(3000), on(1140), hollow(true)],
   tight: [on(1120), on(975), on(3000, 4000, twoOnly)],
   stops: [on(950), on(3000, 500), on(900, 4000, twoOnly)],
   without: {
@@ -32,16 +35,26 @@ edges(ANCHORS, () => ({
     'holes of the bracket': on(3000, 4000, { body: { bracketHoles: [] } }),
     'centre of gravity from the wall': on(3000, 4000, { body: { centreZMm: null } }),
     'depth of the unit': on(3000, 4000, { body: { depthMm: null } }),
+    'what the wall is made of': on(3000, 4000, { wall: { material: null } }),
     'approved pull on one anchor': on(0),
     'approved shear on one anchor': on(3000, null),
   },
   // Worked case: N 943.549 N, V 501.926 N on 3000 and 4000 N.
-  numbers: [[on(3000), { value: 0.22083601, limit: 1 }]],
+  // With the weight 75 mm beside the middle of 800 mm: N 1120.464, V 596.037.
+  numbers: [
+    [on(3000), { value: 0.22083601, limit: 1 }],
+    [beside(75), { value: (1120.4644 / 3000) ** 1.5 + (596.03679 / 4000) ** 1.5 }],
+    [beside(-75), { value: (1120.4644 / 3000) ** 1.5 + (596.03679 / 4000) ** 1.5 }],
+  ],
   says: [
     [on(3000), /^M = 674\.0 N·m; N = 944 N, V = 502 N/, /^β_N = 0\.315, β_V = 0\.125; .* = 0\.221 \(sum 0\.440\)$/],
     [on(1200), /./, /./, /^a bracket that bends/],
     [on(3000, 4000, twoOnly), /./, /./, /^two anchors only/],
-    [on(null, 4000, { wall: { material: 'hollow or unknown masonry' } }), /pull test on this wall/],
+    [hollow(null), /^Missing: a pull test on this wall$/],
+    [hollow(false), /^Missing: a pull test on this wall$/],
+    [beside(75), /N = 1120 N, V = 596 N on the worst; weight 75 mm beside the middle$/, /./],
+    [beside(400), /^Missing: holes of the bracket on both sides of the centre of gravity of T100$/],
+    [on(3000, 4000, { body: { centreXMm: null } }), /^Missing: centre of gravity of T100$/],
     [on(3000, 4000, { body: { bracketBottomMm: null } }), /^Missing: lower edge of the bracket of T100$/],
   ],
 }));

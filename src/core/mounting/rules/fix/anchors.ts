@@ -12,18 +12,46 @@ import type { HungUnit } from '../../results';
 const LEAN_N = 500;
 const PULL_N = 300;
 
-/** Rows of the bracket's anchors over its lower edge. */
-function rowsOf({ type }: HungUnit): Answer<readonly AnchorRow[]> {
-  const { bracketHoles, bracketBottomMm } = type.body;
-  if (bracketHoles.length === 0) return lacking(`holes of the bracket of ${type.name}`);
-  if (bracketBottomMm === null) return lacking(`lower edge of the bracket of ${type.name}`);
-  const heights = [...new Set(bracketHoles.map((h) => h.yMm))].sort((a, b) => a - b);
-  return known(
-    heights.map((y) => ({ heightMm: y - bracketBottomMm, anchors: bracketHoles.filter((h) => h.yMm === y).length })),
-  );
+interface Bracket {
+  /** Over its lower edge. */
+  readonly rows: readonly AnchorRow[];
+  /** Between its outer columns. */
+  readonly columnsMm: number;
+  /** Weight beside the middle of those. */
+  readonly besideMm: number;
 }
 
-/** Capacities of one anchor, N. Hollow walls have none but from a pull test on this wall, which is typed here as any other. */
+/** The bracket's anchors, and how far beside their middle the weight hangs. */
+function bracketOf({ type }: HungUnit): Answer<Bracket> {
+  const { bracketHoles, bracketBottomMm, centreXMm } = type.body;
+  if (bracketHoles.length === 0) return lacking(`holes of the bracket of ${type.name}`);
+  if (bracketBottomMm === null) return lacking(`lower edge of the bracket of ${type.name}`);
+  if (centreXMm === null) return lacking(`centre of gravity of ${type.name}`);
+  const columns = bracketHoles.map((h) => h.xMm);
+  const [left, right] = [Math.min(...columns), Math.max(...columns)];
+  const heights = [...new Set(bracketHoles.map((h) => h.yMm))].sort((a, b) => a - b);
+  const [columnsMm, besideMm] = [right - left, centreXMm - (left + right) / 2];
+  if (besideMm !== 0 && Math.abs(besideMm) >= columnsMm / 2)
+    return lacking(`holes of the bracket on both sides of the centre of gravity of ${type.name}`);
+  return known({
+    rows: heights.map((y) => ({
+      heightMm: y - bracketBottomMm,
+      anchors: bracketHoles.filter((h) => h.yMm === y).length,
+    })),
+    columnsMm,
+    besideMm,
+  });
+}
+
+/** Whether a figure of an approval stands for this wall: hollow or unknown masonry has none but from a pull test on it. */
+function wallKnown({ wall }: HungUnit): Answer<true> {
+  if (wall.material === null) return lacking('what the wall is made of');
+  return wall.material === 'hollow or unknown masonry' && wall.pullTested !== true
+    ? lacking('a pull test on this wall')
+    : known(true);
+}
+
+/** Capacity of one anchor, N, as typed from its approval for the edges and spacings here. Zero is none. */
 const capacity = (n: number | null): number | null => (n !== null && n > 0 ? n : null);
 
 /** Use of the anchors' approved capacity in pull and shear together: β_N^1.5 + β_V^1.5 ≤ 1, design loads, unit, lean and pull. */
@@ -34,25 +62,18 @@ export const ANCHORS = rule<HungUnit>()({
   basis: published('EN 1990; EN 1992-4, 7.2.3'),
   needs: {
     massKg: { as: 'mass of the unit', of: (h) => h.type.massKg, missing: (h) => [`mass of ${h.type.name}`] },
-    rows: { as: 'holes of the bracket', answer: rowsOf },
+    bracket: { as: 'holes of the bracket', answer: bracketOf },
+    wallKnown: { as: 'what the wall is made of', answer: wallKnown },
     reachMm: {
       as: 'centre of gravity from the wall',
       of: (h) => h.type.body.centreZMm,
       missing: (h) => [`centre of gravity of ${h.type.name}`],
     },
     depthMm: { as: 'depth of the unit', of: (h) => h.type.body.depthMm, missing: (h) => [`depth of ${h.type.name}`] },
-    tensionCapacityN: {
-      as: 'approved pull on one anchor',
-      of: (h) => capacity(h.wall.tensionCapacityN),
-      missing: (h) => [
-        h.wall.material === 'hollow or unknown masonry'
-          ? 'approved pull on one anchor: a pull test on this wall'
-          : 'approved pull on one anchor',
-      ],
-    },
+    tensionCapacityN: { as: 'approved pull on one anchor', of: (h) => capacity(h.wall.tensionCapacityN) },
     shearCapacityN: { as: 'approved shear on one anchor', of: (h) => capacity(h.wall.shearCapacityN) },
   },
-  judge: ({ massKg, rows, reachMm, depthMm, tensionCapacityN, shearCapacityN }) => {
+  judge: ({ massKg, bracket: { rows, columnsMm, besideMm }, reachMm, depthMm, tensionCapacityN, shearCapacityN }) => {
     const loads = anchorLoads({
       massKg,
       reachMm,
@@ -62,6 +83,8 @@ export const ANCHORS = rule<HungUnit>()({
       pullN: PULL_N,
       pullAtMm: Math.max(...rows.map((r) => r.heightMm)),
       factors: DESIGN_FACTORS,
+      besideMm,
+      columnsMm,
     });
     const use = anchorUse({ tensionN: loads.mostTensionN, shearN: loads.shearN, tensionCapacityN, shearCapacityN });
     const two = rows.reduce((sum, r) => sum + r.anchors, 0) === 2;
@@ -69,7 +92,7 @@ export const ANCHORS = rule<HungUnit>()({
     return found(
       verdict,
       () => [
-        `M = ${loads.momentNm.toFixed(1)} N·m; N = ${loads.mostTensionN.toFixed(0)} N, V = ${loads.shearN.toFixed(0)} N on the worst`,
+        `M = ${loads.momentNm.toFixed(1)} N·m; N = ${loads.mostTensionN.toFixed(0)} N, V = ${loads.shearN.toFixed(0)} N on the worst${besideMm === 0 ? '' : `; weight ${besideMm} mm beside the middle`}`,
         `β_N = ${use.tension.toFixed(3)}, β_V = ${use.shear.toFixed(3)}; β_N^1.5 + β_V^1.5 = ${use.power15.toFixed(3)} (sum ${use.sum.toFixed(3)})`,
         ...(use.askAboutPrying ? ['a bracket that bends adds to the pull: ask the anchor maker'] : []),
         ...(two ? ['two anchors only: one bad hole drops the unit'] : []),

@@ -5,6 +5,9 @@ import { NEIGHBOURS } from './neighbours';
 const beside = (xMm: number, yMm = 700, gaps: 'larger' | 'sum' = 'larger', body = {}) =>
   hungUnit({ others: [{ xMm, yMm, body }], wall: { gaps } });
 
+/** Far enough over it, on a wall where nothing is to hang over another. */
+const unstacked = hungUnit({ others: [{ xMm: 1000, yMm: 2060 }], wall: { stacking: false } });
+
 edges(NEIGHBOURS, () => ({
   // Unit at 1000, 700 and 1050 × 660: 500 beside, 700 over. Mixed kinds take the larger; each its own, the sum.
   holds: [
@@ -20,6 +23,7 @@ edges(NEIGHBOURS, () => ({
     beside(3049, 700, 'sum'),
     beside(2699, 700, 'larger', { besideMm: 650 }),
     beside(1000, 700),
+    unstacked,
   ],
   without: {
     'size and clearances of the unit': hungUnit({ body: { widthMm: null } }),

@@ -2,14 +2,14 @@ import { dataSheet } from '../../../kernel/check';
 import { rule } from '../../../kernel/rule';
 import type { FreeWay } from '../../freeWay';
 import { freeEnough } from '../../freeWay';
-import type { Hung } from '../../part';
+import type { Hung, Wall } from '../../part';
 import type { HungUnit } from '../../results';
-import type { GapSchool, WallUnit } from '../../wall/problem';
+import type { WallUnit } from '../../wall/problem';
 import { gapBetween } from '../../wall/problem';
 
 type Placed = readonly [Hung, WallUnit];
 
-/** Gap to the nearest unit on the same wall, mm: free enough sideways or upward is enough. By the wall's school, the larger of both gaps or their sum. */
+/** Gap to the nearest unit on the same wall, mm: free enough sideways is enough, or upward where the wall allows stacking. By the wall's school, the larger of both gaps or their sum. */
 export const NEIGHBOURS = rule<HungUnit>()({
   id: 'mounting.neighbours',
   title: 'Gap to the units beside it',
@@ -25,16 +25,16 @@ export const NEIGHBOURS = rule<HungUnit>()({
   },
   judge: ({ size, others }, { wall, at }) =>
     freeEnough(
-      others.flatMap((o) => (o.size.value ? [gapTo(o.unit.tag, [at, size], [o.at, o.size.value], wall.gaps)] : [])),
+      others.flatMap((o) => (o.size.value ? [gapTo(o.unit.tag, [at, size], [o.at, o.size.value], wall)] : [])),
       'alone on the wall',
     ),
 });
 
-function gapTo(to: string, [a, u]: Placed, [b, v]: Placed, gaps: GapSchool): FreeWay {
+function gapTo(to: string, [a, u]: Placed, [b, v]: Placed, { gaps, stacking }: Wall): FreeWay {
   const asked = gapBetween(u, v, gaps);
   const besideMm = Math.max(b.xMm - a.xMm - u.widthMm, a.xMm - b.xMm - v.widthMm);
   const overMm = Math.max(b.yMm - a.yMm - u.heightMm, a.yMm - b.yMm - v.heightMm);
-  return besideMm - asked.besideMm >= overMm - asked.stackedMm
+  return !stacking || besideMm - asked.besideMm >= overMm - asked.stackedMm
     ? { to, freeMm: besideMm, askedMm: asked.besideMm }
     : { to, freeMm: overMm, askedMm: asked.stackedMm };
 }

@@ -16,7 +16,11 @@ const MEASURED = at([
   [1226, -138],
   [2024, -137],
 ]);
-const holes = (slotMm: number | null, boltMm: number | null = 10, measured = MEASURED): DrilledHoles => ({
+const holes = (
+  slotMm: number | null,
+  boltMm: number | null = 10,
+  measured: DrilledHoles['measured'] = MEASURED,
+): DrilledHoles => ({
   names: ['A1', 'A2', 'A3', 'A4'],
   nominal: NOMINAL,
   measured,
@@ -28,9 +32,14 @@ edges(DRILLED_FIT, () => ({
   holds: [holes(13.7), holes(10, 10, NOMINAL)],
   tight: [holes(13.69), holes(12.47)],
   stops: [holes(12.46), holes(11)],
-  without: { 'slot or hole of the bracket': holes(null), 'bolt of the bracket': holes(14, null) },
+  without: {
+    'every hole of the bracket': holes(13, 10, [...MEASURED.slice(0, 3), null]),
+    'slot or hole of the bracket': holes(null),
+    'bolt of the bracket': holes(14, null),
+  },
   numbers: [[holes(14), { value: 1.8477781, limit: 2 }]],
   says: [
+    [holes(13, 10, [null, ...MEASURED.slice(1)]), /^Missing: hole A1$/],
     [
       holes(14),
       /^moved 0\.75 mm right and 2\.50 mm up, turned 0\.0275°$/,

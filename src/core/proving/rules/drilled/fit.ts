@@ -1,3 +1,5 @@
+import type { Answer } from '../../../kernel/answer';
+import { known, lacking } from '../../../kernel/answer';
 import { practice } from '../../../kernel/check';
 import { atMost, withVerdict } from '../../../kernel/judgement';
 import { rule } from '../../../kernel/rule';
@@ -8,7 +10,8 @@ import { fitVerdict, playMm, rigidFit } from '../../../mounting/setOut/asDrilled
 export interface DrilledHoles {
   readonly names: readonly string[];
   readonly nominal: readonly HolePoint[];
-  readonly measured: readonly HolePoint[];
+  /** Null where nobody measured it: a bracket is not told to go on by some of its holes. */
+  readonly measured: readonly (HolePoint | null)[];
   /** Of the unit's sheet. */
   readonly slotMm: number | null;
   readonly boltMm: number | null;
@@ -21,10 +24,17 @@ export const DRILLED_FIT = rule<DrilledHoles>()({
   unit: 'mm',
   basis: practice('least squares of a rigid move; play = (slot − bolt)/2'),
   needs: {
+    measured: {
+      as: 'every hole of the bracket',
+      answer: (d): Answer<readonly HolePoint[]> => {
+        const missing = d.names.filter((_, i) => !d.measured[i]).map((name) => `hole ${name}`);
+        return missing.length ? lacking(...missing) : known(d.measured.flatMap((m) => m ?? []));
+      },
+    },
     slotMm: { as: 'slot or hole of the bracket', of: (d) => d.slotMm },
     boltMm: { as: 'bolt of the bracket', of: (d) => d.boltMm },
   },
-  judge: ({ slotMm, boltMm }, { names, nominal, measured }) => {
+  judge: ({ slotMm, boltMm, measured }, { names, nominal }) => {
     const fit = rigidFit(nominal, measured);
     const play = playMm(slotMm, boltMm);
     const { verdict, answer } = fitVerdict(fit.worstMm, play);
