@@ -23,7 +23,13 @@ export default defineConfig({
     projects: [
       {
         extends: true,
-        test: { name: 'unit', include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'], exclude: ['src/**/*.db.test.ts'] },
+        test: {
+          name: 'unit',
+          include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+          exclude: ['src/**/*.db.test.ts'],
+          // No test judges by its seconds: a slow machine is no finding. What hangs ends all the same.
+          testTimeout: 120_000,
+        },
       },
       {
         extends: true,

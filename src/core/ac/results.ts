@@ -6,11 +6,15 @@ import type { InverterType } from '../equipment/inverterType';
 import type { Answer } from '../kernel/answer';
 import { given, known, lacking } from '../kernel/answer';
 import { Memo } from '../kernel/memo';
+import { fixed } from '../kernel/quantity';
 import { boardHighestV } from '../site/boardVoltage';
 import { tenMinuteTripV } from '../site/gridCodes';
 import { lineOf } from '../site/line';
-import type { SiteInverter } from '../site/parts';
+import type { Board, SiteInverter } from '../site/parts';
+import type { Plan } from '../site/plan';
 import type { Survey } from '../site/survey';
+import type { Way } from '../site/way';
+import { waysOf } from '../site/way';
 import type { BoardLoad, GridLoad } from './boardLoad';
 import type { DesignCurrent } from './designCurrent';
 import { designCurrent } from './designCurrent';
@@ -30,6 +34,8 @@ export interface Rise {
 /** One run worked through: every answer says itself what it is missing. What rules, schedule, drawing and pack read. */
 export interface RunResult {
   readonly run: AcRun;
+  /** One way, as it was entered, else reckoned from the plan, m. */
+  readonly lengthM: number | null;
   readonly inverter: SiteInverter;
   readonly type: InverterType;
   readonly survey: Survey;
@@ -61,13 +67,18 @@ const kindOf = ({ metal, insulation, cores, method }: AcRun) =>
     method: k['installation method'],
   }));
 
-function impedanceOf(run: AcRun, frequencyHz: number | null, school: School): Answer<LoadedRunImpedance> {
+function impedanceOf(
+  run: AcRun,
+  length: number | null,
+  frequencyHz: number | null,
+  school: School,
+): Answer<LoadedRunImpedance> {
   const kind = kindOf(run);
   const asked = given(
     {
       section: run.sectionMm2,
       'cables in parallel': run.parallel,
-      'length of the run': run.lengthM,
+      'length of the run': length,
       frequency: frequencyHz,
     },
     (k) => k,
@@ -103,13 +114,38 @@ function terminalOf(impedance: Answer<LoadedRunImpedance>, survey: Survey, appar
   return terminalV === undefined ? lacking('a run that can carry this power') : known(terminalV);
 }
 
-/** Works one run through, from the design current to the torque, by the school of the survey. */
-export function runResult(run: AcRun, inverter: SiteInverter, type: InverterType, survey: Survey): RunResult {
+/** Slack of an AC run over its way on the plan (common practice). */
+const RUN_SLACK = 1.05;
+
+/** The way of a run over the plan, from the unit to the board; null while one of them is nowhere. */
+export function runWay(plan: Plan, inverter: SiteInverter, board: Board): Way | null {
+  return inverter.position && board.position ? waysOf(plan).between('ac', inverter.position, board.position) : null;
+}
+
+/** Length of a run as the plan has it, m, with slack; null where the plan does not say. */
+export function reckonedRunM(plan: Plan, inverter: SiteInverter, board: Board): number | null {
+  const way = runWay(plan, inverter, board);
+  return way && RUN_SLACK * way.lengthM;
+}
+
+/**
+ * Works one run through, from the design current to the torque, by the school of the survey. `reckonedM`: its length as the plan has it, m,
+ * used where none was entered.
+ */
+export function runResult(
+  run: AcRun,
+  inverter: SiteInverter,
+  type: InverterType,
+  survey: Survey,
+  reckonedM: number | null = null,
+): RunResult {
+  const lengthM = run.lengthM ?? reckonedM;
   const school = schoolOf(survey.school);
   const current = designCurrent(type.maxApparentVa, type.nominalLineV, type.outputMaxA);
-  const impedance = impedanceOf(run, survey.frequencyHz, school);
+  const impedance = impedanceOf(run, lengthM, survey.frequencyHz, school);
   return {
     run,
+    lengthM,
     inverter,
     type,
     survey,
@@ -130,6 +166,14 @@ export function runResult(run: AcRun, inverter: SiteInverter, type: InverterType
   };
 }
 
+/** Length of a run and where it comes from, in words. */
+export const runLengthWords = ({ run, lengthM }: RunResult): string =>
+  run.lengthM === null
+    ? lengthM === null
+      ? 'length unknown'
+      : `${fixed(lengthM, 1)} m by the plan`
+    : `${run.lengthM} m`;
+
 /** What the AC side computes once for its rules, sheets and others. */
 export interface AcResults {
   /** Every run worked through, in the order of the inverters. */
@@ -140,13 +184,14 @@ export interface AcResults {
 
 /** Works every run and the board through. A run whose inputs are the very same is taken from the memo. */
 export function acResults(design: AcDesign, memo: Memo): AcResults {
-  const { survey, board } = design;
+  const { survey, board, plan } = design;
   const ofInverter = new Map(design.runs.map((r) => [r.inverterId, r]));
   const runs = lineOf(design).units.map(({ unit, type }): RunResult => {
     const run = ofInverter.get(unit.id);
     // A unit whose run nobody drew yet feeds the board all the same.
-    return memo.keep(`run/${unit.id}`, [run, unit, type, survey], () =>
-      runResult(run ?? blankRun(unit.id), unit, type, survey),
+    const reckonedM = reckonedRunM(plan, unit, board);
+    return memo.keep(`run/${unit.id}`, [run, unit, type, survey, reckonedM], () =>
+      runResult(run ?? blankRun(unit.id), unit, type, survey, reckonedM),
     );
   });
   const school = schoolOf(survey.school);

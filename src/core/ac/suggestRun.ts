@@ -55,14 +55,14 @@ function outOfReach(candidates: readonly Candidate[]): ReadonlySet<string> {
 const words = (c: Check) => `${c.title} (${c.verdict})`;
 
 /** What sizing rests on and does not choose: the kind of cable, how it lies, and the breaker's place. */
-function wanted(run: AcRun, survey: Survey) {
+function wanted(run: AcRun, lengthM: number | null, survey: Survey) {
   return given(
     {
       'metal of the lines': run.metal,
       insulation: run.insulation,
       cores: run.cores,
       'installation method': run.method,
-      'length of the run': run.lengthM,
+      'length of the run': lengthM,
       'nominal line voltage': survey.lineV,
       frequency: survey.frequencyHz,
     },
@@ -79,9 +79,15 @@ function wanted(run: AcRun, survey: Survey) {
  * The smallest breaker, cables, section, PE and earth with which the run holds on every rule that sizing can decide, for the cable and
  * route already entered. Cables in parallel as entered; where nobody said, one, then as many as the studs take.
  */
-export function suggestRun(run: AcRun, inverter: SiteInverter, type: InverterType, survey: Survey): Suggestion {
-  const { school, breaker } = runResult(run, inverter, type, survey);
-  const kind = wanted(run, survey);
+export function suggestRun(
+  run: AcRun,
+  inverter: SiteInverter,
+  type: InverterType,
+  survey: Survey,
+  reckonedM: number | null = null,
+): Suggestion {
+  const { school, breaker, lengthM } = runResult(run, inverter, type, survey, reckonedM);
+  const kind = wanted(run, lengthM, survey);
   const sections = kind.value ? school.sections(kind.value) : [];
   const route = school.ampacity({ ...run, parallel: run.parallel ?? 1, sectionMm2: sections[0] ?? 0 });
   const missing = [...new Set([...breaker.missing, ...kind.missing, ...route.missing])];
@@ -94,7 +100,7 @@ export function suggestRun(run: AcRun, inverter: SiteInverter, type: InverterTyp
   const candidates = sets.flatMap((parallel) =>
     sections.map((sectionMm2): Candidate => {
       const tried = sized(run, sectionMm2, parallel, breakerA, school);
-      const checks = runChecks(runResult(tried, inverter, type, survey)).filter((c) => !TO_COME.has(c.id));
+      const checks = runChecks(runResult(tried, inverter, type, survey, reckonedM)).filter((c) => !TO_COME.has(c.id));
       return { run: tried, checks };
     }),
   );

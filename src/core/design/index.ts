@@ -47,12 +47,14 @@ interface AnyHooks {
   readonly inverterChanged?: (design: SiteDesign, unit: SiteDesign['inverters'][number]) => SiteDesign;
   readonly inverterRemoved?: (design: SiteDesign, inverterId: string) => SiteDesign;
   readonly planeRemoved?: (design: SiteDesign, planeId: string) => SiteDesign;
+  readonly planChanged?: (design: SiteDesign) => SiteDesign;
 }
 const hooksOf = (onBase: Hooked) => onBase as unknown as AnyHooks;
 
 /** The design with every discipline's part brought in line with a changed base. */
 function followed(before: SiteDesign, after: SiteDesign): SiteDesign {
-  if (before.inverters === after.inverters && before.planes === after.planes) return after;
+  if (before.inverters === after.inverters && before.planes === after.planes && before.plan === after.plan)
+    return after;
   const was = new Map(before.inverters.map((u) => [u.id, u]));
   const is = new Set(after.inverters.map((u) => u.id));
   const planes = new Set(after.planes.map((p) => p.id));
@@ -60,6 +62,7 @@ function followed(before: SiteDesign, after: SiteDesign): SiteDesign {
   for (const hooks of DISCIPLINES.map((d) => hooksOf(d.onBase))) {
     for (const { id } of before.planes) if (!planes.has(id)) design = hooks.planeRemoved?.(design, id) ?? design;
     for (const { id } of before.inverters) if (!is.has(id)) design = hooks.inverterRemoved?.(design, id) ?? design;
+    if (before.plan !== after.plan) design = hooks.planChanged?.(design) ?? design;
     for (const unit of after.inverters) {
       const known = was.get(unit.id);
       if (!known) design = hooks.inverterAdded?.(design, unit) ?? design;

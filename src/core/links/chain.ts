@@ -1,6 +1,7 @@
 import { requirePositive, requireWithin } from '../kernel/require';
 import { lineOf } from '../site/line';
-import { reckonedM } from '../site/position';
+import type { Way } from '../site/way';
+import { waysOf } from '../site/way';
 import type { ChainDevice, LinksDesign } from './part';
 
 /** Slack of a cable laid by hand, share of the route (common practice). */
@@ -24,6 +25,9 @@ export function hopCableM(route: number, entryFromM: number, entryToM: number, s
 export interface Hop {
   readonly from: ChainDevice;
   readonly to: ChainDevice;
+  readonly measured: boolean;
+  /** Its way over the plan; null while one of its ends is nowhere. */
+  readonly way: Way | null;
   /** Null where neither a measured route nor both positions are known. */
   readonly cableM: number | null;
 }
@@ -41,8 +45,11 @@ export function chainHops(design: LinksDesign): Hop[] {
   return design.chain.devices.slice(1).map((to, i) => {
     const from = design.chain.devices[i] as ChainDevice;
     const [a, b] = [positionOf(from), positionOf(to)];
-    const route = measuredM(from, to) ?? (a && b ? reckonedM(a, b) : null);
-    return { from, to, cableM: route === null ? null : hopCableM(route, from.entryM, to.entryM) };
+    const way = a && b ? waysOf(design.plan).between('bus', a, b) : null;
+    const measured = measuredM(from, to);
+    const route = measured ?? way?.lengthM ?? null;
+    const cableM = route === null ? null : hopCableM(route, from.entryM, to.entryM);
+    return { from, to, measured: measured !== null, way, cableM };
   });
 }
 

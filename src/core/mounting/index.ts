@@ -18,6 +18,8 @@ export const mounting = discipline({
   onBase: {
     /** Another type of unit may be wider: its terminals move. */
     inverterChanged: (d) => withPositions(d),
+    /** Where north lies says which way a wall runs. */
+    planChanged: (d) => withPositions(d),
     inverterRemoved: (d, id) => withTakenDown(d, id),
   },
   results: mountingResults,

@@ -43,9 +43,12 @@ describe('where a wall stands', () => {
     [0, 2, 5, { xM: 8, yM: 20, zM: 5.5 }],
     [90, 2, 5, { xM: 10, yM: 22, zM: 5.5 }],
     [270, 2, 5, { xM: 10, yM: 18, zM: 5.5 }],
-  ])('facing %s°, it runs to the right of who stands before it', (facesDeg, x, z, position) =>
-    expect(onSite({ ...WALL, facesDeg, origin: { xM: 10, yM: 20, zM: z - 1 } }, x * 1000, 1500)).toEqual(position),
-  );
+  ])('facing %s°, it runs to the right of who stands before it', (facesDeg, x, z, position) => {
+    const wall = { ...WALL, facesDeg, origin: { xM: 10, yM: 20, zM: z - 1 } };
+    expect(onSite({ northDeg: 0 }, wall, x * 1000, 1500)).toEqual(position);
+    const turned = { ...wall, facesDeg: (facesDeg + 300) % 360 };
+    expect(onSite({ northDeg: 60 }, turned, x * 1000, 1500), 'north turned').toEqual(position);
+  });
   it('nobody said: units keep the positions they were given', () => {
     expect(hung.inverters).toEqual(site.inverters);
   });

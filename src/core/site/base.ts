@@ -6,6 +6,7 @@ import type { Flaw } from '../kernel/integrity';
 import { dangling, repeated } from '../kernel/integrity';
 import type { SiteInverter } from './parts';
 import { BLANK_BOARD, boardSchema, planeSchema, siteInverterSchema } from './parts';
+import { BLANK_PLAN, planFlaws, planSchema } from './plan';
 import { blankSurvey, surveySchema } from './survey';
 
 /** Version of the project file. A file with a newer version is refused whole. */
@@ -19,6 +20,7 @@ export const baseShape = {
   planes: z.array(planeSchema).max(200),
   inverters: z.array(siteInverterSchema).max(200),
   board: boardSchema,
+  plan: planSchema.default(BLANK_PLAN),
 } as const satisfies Shape;
 export type Base = PartOf<typeof baseShape>;
 
@@ -30,10 +32,11 @@ export const blankBase = (name: string): Base => ({
   planes: [],
   inverters: [],
   board: BLANK_BOARD,
+  plan: BLANK_PLAN,
 });
 
 /** Repeated ids and names, and types that are not there. */
-export function baseFlaws({ equipment, planes, inverters }: Base): Flaw[] {
+export function baseFlaws({ equipment, planes, inverters, plan }: Base): Flaw[] {
   return [
     ...repeated({
       items: equipment.modules,
@@ -61,6 +64,7 @@ export function baseFlaws({ equipment, planes, inverters }: Base): Flaw[] {
       { items: inverters, list: 'inverters', field: 'typeId', key: (u) => u.typeId, what: 'inverter type' },
       equipment.inverters,
     ),
+    ...planFlaws(plan),
   ];
 }
 
@@ -73,12 +77,13 @@ export function documentSchema<const P extends Shape>(shape: P, flaws: (design: 
   }) as unknown as z.ZodType<Base & PartOf<P>>;
 }
 
-/** What becomes of a discipline's part when an inverter or a plane comes, changes or goes. */
+/** What becomes of a discipline's part when an inverter or a plane comes, changes or goes, or the plan is drawn otherwise. */
 export interface OnBase<D> {
   readonly inverterAdded?: (design: D, unit: SiteInverter) => D;
   readonly inverterChanged?: (design: D, unit: SiteInverter) => D;
   readonly inverterRemoved?: (design: D, inverterId: string) => D;
   readonly planeRemoved?: (design: D, planeId: string) => D;
+  readonly planChanged?: (design: D) => D;
 }
 
 /** A discipline as one value: the types of its part, edits and results follow from what it says. */

@@ -7,6 +7,7 @@ import { partId } from '../kernel/schema';
 import type { Base } from './base';
 import { lineOf } from './line';
 import { boardSchema, planeSchema, siteInverterSchema } from './parts';
+import { planSchema, roomSchema, spotSchema, traySchema } from './plan';
 import { surveySchema } from './survey';
 
 /** Adds or changes a type. The equipment of a design holds its own copy of a data sheet, so that a later change on the Shelf changes no site. */
@@ -15,6 +16,13 @@ export function withInverterType<D extends Base>(d: D, type: InverterType): D {
 }
 
 const edit = editOn<Base>();
+
+type PlanList = 'trays' | 'rooms' | 'spots';
+const withoutPart = <D extends Base>(d: D, list: PlanList, id: string): D => ({
+  ...d,
+  plan: { ...d.plan, [list]: d.plan[list].filter((x) => x.id !== id) },
+});
+const labelOn = (d: Base, list: PlanList, id: string) => d.plan[list].find((x) => x.id === id)?.label ?? id;
 
 /** What may be changed in the base. What follows for the disciplines they say themselves. */
 export const baseEdits = [
@@ -77,5 +85,47 @@ export const baseEdits = [
       ...d,
       inverters: d.inverters.filter((u) => u.id !== inverterId),
     }),
+  ),
+  edit(
+    'plan',
+    planSchema.pick({ northDeg: true, levels: true, backdrop: true }).shape,
+    () => 'the sheet of the plan',
+    (d, { kind: _k, ...sheet }) => ({ ...d, plan: { ...d.plan, ...sheet } }),
+  ),
+  edit(
+    'tray',
+    { tray: traySchema },
+    (_, { tray }) => `tray ${tray.label}`,
+    (d, { tray }) => ({ ...d, plan: { ...d.plan, trays: replaced(d.plan.trays, tray) } }),
+  ),
+  edit(
+    'remove-tray',
+    { trayId: partId },
+    (d, { trayId }) => `tray ${labelOn(d, 'trays', trayId)} removed`,
+    (d, { trayId }) => withoutPart(d, 'trays', trayId),
+  ),
+  edit(
+    'room',
+    { room: roomSchema },
+    (_, { room }) => `room ${room.label}`,
+    (d, { room }) => ({ ...d, plan: { ...d.plan, rooms: replaced(d.plan.rooms, room) } }),
+  ),
+  edit(
+    'remove-room',
+    { roomId: partId },
+    (d, { roomId }) => `room ${labelOn(d, 'rooms', roomId)} removed`,
+    (d, { roomId }) => withoutPart(d, 'rooms', roomId),
+  ),
+  edit(
+    'spot',
+    { spot: spotSchema },
+    (_, { spot }) => spot.label,
+    (d, { spot }) => ({ ...d, plan: { ...d.plan, spots: replaced(d.plan.spots, spot) } }),
+  ),
+  edit(
+    'remove-spot',
+    { spotId: partId },
+    (d, { spotId }) => `${labelOn(d, 'spots', spotId)} removed`,
+    (d, { spotId }) => withoutPart(d, 'spots', spotId),
   ),
 ] as const;

@@ -2,10 +2,12 @@ import { z } from 'zod';
 import { homeRunOhm } from '../conductor/pvCable';
 import { lineOf } from '../site/line';
 import type { Plane, PvString } from '../site/parts';
-import { reckonedM } from '../site/position';
+import type { Position } from '../site/position';
+import type { Way } from '../site/way';
+import { waysOf } from '../site/way';
 import type { StringsDesign } from './part';
 
-/** Slack of a home run over the straight way along three axes (common practice). */
+/** Slack of a home run over its way on the plan (common practice). */
 export const HOME_RUN_SLACK = 1.1;
 
 export const homeRunDropSchema = z.object({
@@ -53,7 +55,7 @@ export function cableNeedA(oneA: number, parallel: number, fuseA: number | null,
 }
 
 /** Where the home run of a plane's k-th of `of` strings leaves: its own start, or even along the edge of the plane. Null while unknown. */
-function homeRunStart(string: Pick<PvString, 'start'>, plane: Plane, k: number, of: number) {
+function homeRunStart(string: Pick<PvString, 'start'>, plane: Plane, k: number, of: number): Position | null {
   if (!plane.position) return null;
   const { xM, yM, zM } = plane.position;
   return string.start ? { ...string.start, zM } : { xM: xM + (plane.edgeM * (k + 0.5)) / of, yM, zM };
@@ -63,20 +65,36 @@ function homeRunStart(string: Pick<PvString, 'start'>, plane: Plane, k: number, 
 const measuredM = ({ lengthM, lengthToId, place }: PvString): number | null =>
   place !== null && place.inverterId === lengthToId ? lengthM : null;
 
-/** One-way length of every string's home run, m, by string id; null where it is not measured to where it hangs, nor both places are known. */
-export function homeRunLengths(d: StringsDesign): Map<string, number | null> {
+/** A home run as it is known: its length, m, and where that comes from. */
+export interface HomeRun {
+  /** Null where it is not measured to where the string hangs, nor both places are known. */
+  readonly lengthM: number | null;
+  readonly measured: boolean;
+  /** Its way over the plan; null while one of its ends is nowhere. */
+  readonly way: Way | null;
+}
+
+/** The home run of every string, by its id: measured to where it hangs, else its way over the plan with slack. */
+export function homeRuns(d: StringsDesign): Map<string, HomeRun> {
   const line = lineOf(d);
+  const ways = waysOf(d.plan);
   const onPlane = new Map<string, PvString[]>(d.planes.map((p) => [p.id, []]));
   for (const s of d.strings) onPlane.get(s.planeId)?.push(s);
-  const lengths = new Map<string, number | null>();
+  const runs = new Map<string, HomeRun>();
   for (const plane of d.planes) {
     const own = onPlane.get(plane.id) ?? [];
     own.forEach((s, k) => {
       const start = homeRunStart(s, plane, k, own.length);
       const end = s.place ? line.inverter(s.place.inverterId)?.position : null;
-      const way = start && end ? reckonedM(start, end) : null;
-      lengths.set(s.id, measuredM(s) ?? (way === null ? null : HOME_RUN_SLACK * way));
+      const way = start && end ? ways.between('dc', start, end) : null;
+      const measured = measuredM(s);
+      const lengthM = measured ?? (way === null ? null : HOME_RUN_SLACK * way.lengthM);
+      runs.set(s.id, { lengthM, measured: measured !== null, way });
     });
   }
-  return lengths;
+  return runs;
 }
+
+/** One-way length of every string's home run, m, by string id; null where it is not known. */
+export const homeRunLengths = (d: StringsDesign): Map<string, number | null> =>
+  new Map([...homeRuns(d)].map(([id, { lengthM }]) => [id, lengthM]));

@@ -11,7 +11,8 @@ import type { StringsDesign } from '../part';
 import { rearGainOf, trackerCurrents } from '../currents';
 import { fuseProtects, fuseRange } from '../fuses';
 import { HOME_RUN_SLACK } from '../homeRun';
-import { wayM } from '../../site/position';
+import type { Ways } from '../../site/way';
+import { waysOf } from '../../site/way';
 import { smallerSiteWanted } from './size';
 import { windowOnSite } from '../window';
 
@@ -208,7 +209,7 @@ export function layoutProblem(now: StringsDesign, breadth: Breadth): ProblemAnsw
       })),
       units,
       windows,
-      wayM: planes.map((p) => units.map((u) => bothPolesM(p, u))),
+      wayM: planes.map((p) => units.map((u) => bothPolesM(waysOf(design.plan), p, u))),
       frozen,
       frozenFit: frozenFit(locks, planes, units, frozen),
       before: [...hanging.values()],
@@ -244,10 +245,10 @@ function frozenFit(
 }
 
 /** Plus and minus from the middle of the plane's edge to the unit, with slack, m. */
-function bothPolesM(plane: Pick<Plane, 'position' | 'edgeM'>, unit: LayoutUnit): number {
+function bothPolesM(ways: Ways, plane: Pick<Plane, 'position' | 'edgeM'>, unit: LayoutUnit): number {
   if (!plane.position || !unit.position) return 0;
   const middle = { ...plane.position, xM: plane.position.xM + plane.edgeM / 2 };
-  return 2 * HOME_RUN_SLACK * wayM(middle, unit.position);
+  return 2 * HOME_RUN_SLACK * (ways.between('dc', middle, unit.position)?.lengthM ?? 0);
 }
 
 /** Lengths a plane's strings may have on a unit: its window, and those of strings that stay. */

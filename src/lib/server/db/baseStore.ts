@@ -1,5 +1,6 @@
 import type { InverterType } from '$core/equipment/inverterType';
 import type { ModuleType } from '$core/equipment/moduleType';
+import type { SiteDesign } from '$core/design';
 import type { Plane, SiteInverter } from '$core/site/parts';
 import type { PartStore, Row } from './partStore';
 import { storedList } from './partStore';
@@ -13,7 +14,7 @@ function partOf<T>({ siteId: _s, ord: _o, ...part }: Row): T {
   return part as T;
 }
 
-/** The base in rows: types, planes and inverters. Survey and board stand in the row of the site. */
+/** The base in rows: types, planes and inverters; the plan as one value. Survey and board stand in the row of the site. */
 export const baseStore: PartStore = {
   lists: [
     storedList<ModuleType>({ table: siteModuleType, key: 'id', list: (d) => d.equipment.modules, row: sheetRow }),
@@ -21,8 +22,9 @@ export const baseStore: PartStore = {
     storedList<Plane>({ table: plane, key: 'id', list: (d) => d.planes, row: (p) => p }),
     storedList<SiteInverter>({ table: inverter, key: 'id', list: (d) => d.inverters, row: (u) => u }),
   ],
-  rest: () => ({}),
-  part: ([modules = [], types = [], planes = [], inverters = []]) => ({
+  rest: ({ plan }) => ({ plan }),
+  part: ([modules = [], types = [], planes = [], inverters = []], { plan }) => ({
+    plan: plan as SiteDesign['plan'],
     equipment: { modules: sheetsOf(modules), inverters: sheetsOf(types) },
     planes: planes.map((p) => partOf<Plane>(p)),
     inverters: inverters.map((u) => partOf<SiteInverter>(u)),

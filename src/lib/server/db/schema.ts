@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import {
   boolean,
   check,
+  customType,
   doublePrecision,
   foreignKey,
   index,
@@ -182,6 +183,21 @@ export const designEdit = pgTable(
     /** SHA-256 of what was asked. */
     asked: text('asked').notNull(),
     answer: jsonb('answer').$type<Changed>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.siteId, t.id] })],
+);
+
+const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+/** Pictures behind the plan of a site, by the SHA-256 of their bytes. */
+export const backdrop = pgTable(
+  'backdrop',
+  {
+    siteId: siteId(),
+    id: text('id').notNull(),
+    type: text('type', { enum: ['image/png', 'image/jpeg', 'image/svg+xml'] }).notNull(),
+    bytes: bytea('bytes').notNull(),
+    keptAt: timestamp('kept_at', { withTimezone: true }).notNull(),
   },
   (t) => [primaryKey({ columns: [t.siteId, t.id] })],
 );

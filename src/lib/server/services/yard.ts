@@ -6,6 +6,7 @@ import { insertDesign } from '../db/designStore';
 import { release, site } from '../db/schema';
 import type { Context } from './context';
 import { isUuid, loadDesign, noSite } from './designs';
+import { copyBackdrops } from './backdrops';
 import { freshSummaries, summaryLater } from './summaries';
 
 /** The yard: every site with what the list shows of it, and what is done to sites as a whole. */
@@ -55,7 +56,10 @@ export async function copySite(context: Context, siteId: string, name: string): 
   const { design: of } = await loadDesign(context, siteId);
   const design = { ...of, survey: { ...of.survey, name } };
   const copyId = uuidv7();
-  await context.db.transaction((tx) => insertDesign(tx, copyId, design));
+  await context.db.transaction(async (tx) => {
+    await insertDesign(tx, copyId, design);
+    await copyBackdrops(tx, siteId, copyId);
+  });
   summaryLater(context, copyId, { design, revision: 1 });
   return copyId;
 }

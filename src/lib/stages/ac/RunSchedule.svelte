@@ -61,7 +61,7 @@
           <td class="fig">{fixed(r.designCurrent.currentA, 1)} A</td>
           <td class="fig">{r.run.breakerA === null ? '–' : `${r.run.breakerA} A`}</td>
           <td class="num whitespace-nowrap">{lineWords(r.run)}</td>
-          <td class="fig">{formatQuantity(r.run.lengthM, 'm')}</td>
+          <td class="fig">{formatQuantity(r.lengthM, 'm')}</td>
           <td class="fig">{formatQuantity(r.ampacity.value?.izA, 'A')}</td>
           <td class="fig">{r.rise.value ? `${fixed(r.rise.value.percent, 2)} %` : '–'}</td>
           <td class="fig">{r.run.peMm2 ?? '–'} mm²</td>

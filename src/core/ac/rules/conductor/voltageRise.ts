@@ -4,6 +4,7 @@ import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
 import { RISE_LIMIT_PERCENT, RISE_WANTED_PERCENT } from '../../limits';
 import type { RunResult } from '../../results';
+import { runLengthWords } from '../../results';
 
 /** Rise of the voltage from the board to the unit, per cent of nominal: ΔU = √3·I·R·cosφ. */
 export const VOLTAGE_RISE = rule<RunResult>()({
@@ -16,14 +17,14 @@ export const VOLTAGE_RISE = rule<RunResult>()({
     impedance: { as: 'section, length and frequency', answer: (r) => r.impedance },
     rise: { as: 'nominal line voltage', answer: (r) => r.rise },
   },
-  judge: ({ impedance, rise }, { run, designCurrent: { currentA }, survey }) =>
+  judge: ({ impedance, rise }, r) =>
     atMost(
       {
         value: rise.percent,
         limit: RISE_LIMIT_PERCENT,
         working: () => [
-          `R = ${fixed(1000 * impedance.ohm, 3)} mΩ a conductor at ${impedance.conductorC} °C (${run.parallel} × ${run.sectionMm2} mm² ${run.metal}, ${run.lengthM} m)`,
-          `ΔU = √3·I·R·cosφ = √3 × ${fixed(currentA, 1)} A × ${fixed(1000 * impedance.ohm, 3)} mΩ × 1 = ${fixed(rise.riseV, 2)} V = ${fixed(rise.percent, 3)} % of ${survey.lineV} V`,
+          `R = ${fixed(1000 * impedance.ohm, 3)} mΩ a conductor at ${impedance.conductorC} °C (${r.run.parallel} × ${r.run.sectionMm2} mm² ${r.run.metal}, ${runLengthWords(r)})`,
+          `ΔU = √3·I·R·cosφ = √3 × ${fixed(r.designCurrent.currentA, 1)} A × ${fixed(1000 * impedance.ohm, 3)} mΩ × 1 = ${fixed(rise.riseV, 2)} V = ${fixed(rise.percent, 3)} % of ${r.survey.lineV} V`,
           `wanted ${RISE_WANTED_PERCENT} %, at most ${RISE_LIMIT_PERCENT} %`,
         ],
       },

@@ -1,4 +1,5 @@
 import { assessmentSchema } from '$core/design/calculations';
+import { backdropKeptSchema, backdropRequest } from '$lib/schemas/backdrop';
 import { projectFileSchema } from '$lib/schemas/projectFile';
 import {
   changedSchema,
@@ -90,6 +91,14 @@ export const siteOperations: readonly Operation[] = [
     summary: 'Make the change again that was taken back last',
     request: undoRequest,
     response: changedSchema,
+  },
+  {
+    path: '/api/v1/sites/{id}/backdrops',
+    method: 'post',
+    summary: 'Keep a picture or a drawing to trace the plan over',
+    request: backdropRequest,
+    response: backdropKeptSchema,
+    status: '201',
   },
   {
     path: '/api/v1/sites/{id}/releases',

@@ -29,7 +29,7 @@ export function acSchedulePage(sheets: Sheets, h: HandOver): void {
       known(r.run.breakerA, 'A'),
       cableWords(r.run),
       r.run.method ?? 'not known',
-      known(r.run.lengthM, 'm'),
+      known(r.lengthM, 'm'),
       known(r.ampacity.value?.izA ?? null, 'A'),
       known(r.rise.value?.percent ?? null, '%'),
       known(r.run.peMm2, 'mm²'),

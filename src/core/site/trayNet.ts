@@ -1,0 +1,209 @@
+import type { CableKind, Tray } from './plan';
+import type { Position } from './position';
+import { wayM } from './position';
+
+/** The trays that carry one kind of cable, as a net: corners and joints, and what lies between them. */
+
+/** Two trays are one way for a cable where they come as near as this, m (common practice: a cable is dressed over such a gap). */
+export const JOINT_M = 0.3;
+
+interface Leg {
+  readonly tray: Tray;
+  readonly a: Position;
+  readonly b: Position;
+}
+
+/** A point of a leg: how far along it, 0…1. */
+interface OnLeg {
+  readonly leg: number;
+  readonly t: number;
+}
+
+const between = (a: number, b: number, t: number) => a + (b - a) * t;
+const clipped = (t: number) => Math.min(1, Math.max(0, t));
+const at = ({ a, b }: Leg, t: number): Position => ({
+  xM: between(a.xM, b.xM, t),
+  yM: between(a.yM, b.yM, t),
+  zM: between(a.zM, b.zM, t),
+});
+const straightM = (a: Position, b: Position) => Math.hypot(a.xM - b.xM, a.yM - b.yM, a.zM - b.zM);
+const AXES = ['xM', 'yM', 'zM'] as const;
+
+/** Where a cable that turns square corners reaches a leg by the shortest way: the way is least at an end, or level with the point on one axis. */
+function nearestOn(leg: Leg, p: Position): number {
+  const level = AXES.flatMap((k) =>
+    leg.a[k] === leg.b[k] ? [] : [clipped((p[k] - leg.a[k]) / (leg.b[k] - leg.a[k]))],
+  );
+  return [0, 1, ...level].reduce((best, t) => (wayM(p, at(leg, t)) < wayM(p, at(leg, best)) ? t : best), 0);
+}
+
+/**
+ * The points of two legs that are nearest to each other. Two straight pieces are nearest at an end of one, or where both are inside:
+ * the foot of the common perpendicular.
+ */
+function nearestPoints(p: Leg, q: Leg): readonly [number, number] {
+  const d = (a: Position, b: Position) => ({ x: b.xM - a.xM, y: b.yM - a.yM, z: b.zM - a.zM });
+  type V = ReturnType<typeof d>;
+  const dot = (a: V, b: V) => a.x * b.x + a.y * b.y + a.z * b.z;
+  const [u, v] = [d(p.a, p.b), d(q.a, q.b)];
+  const w = d(q.a, p.a);
+  const [uu, uv, vv, uw, vw] = [dot(u, u), dot(u, v), dot(v, v), dot(u, w), dot(v, w)];
+  const foot = (leg: Leg, to: Position) => {
+    const [along, off] = [d(leg.a, leg.b), d(leg.a, to)];
+    return clipped(dot(along, off) / dot(along, along));
+  };
+  const ends: [number, number][] = [
+    [0, foot(q, p.a)],
+    [1, foot(q, p.b)],
+    [foot(p, q.a), 0],
+    [foot(p, q.b), 1],
+  ];
+  const across = uu * vv - uv * uv;
+  if (across > 1e-12) {
+    const [s, t] = [(uv * vw - vv * uw) / across, (uu * vw - uv * uw) / across];
+    if (s >= 0 && s <= 1 && t >= 0 && t <= 1) ends.push([s, t]);
+  }
+  return ends.reduce((best, e) =>
+    straightM(at(p, e[0]), at(q, e[1])) < straightM(at(p, best[0]), at(q, best[1])) ? e : best,
+  );
+}
+
+interface Link {
+  readonly to: number;
+  readonly lengthM: number;
+  readonly trayId: string | null;
+}
+
+/** Where a cable gets on or off the net. */
+export interface Access extends OnLeg {
+  readonly point: Position;
+  /** From the thing to the tray, m, along the axes. */
+  readonly offM: number;
+}
+
+/** A way along the trays: its length and the points it passes, ends included. */
+export interface Along {
+  readonly lengthM: number;
+  readonly points: readonly Position[];
+  readonly trays: readonly string[];
+}
+
+export class TrayNet {
+  readonly #legs: readonly Leg[];
+  readonly #points: Position[] = [];
+  readonly #links: Link[][] = [];
+  /** Joints and ends of each leg, in order along it. */
+  readonly #onLeg: { readonly t: number; readonly node: number }[][];
+  /** Which connected piece of the net a leg belongs to. */
+  readonly #piece: readonly number[];
+
+  constructor(trays: readonly Tray[], kind: CableKind) {
+    this.#legs = trays
+      .filter((tray) => tray.carries.includes(kind))
+      .flatMap((tray) =>
+        tray.points.slice(1).flatMap((b, i): Leg[] => {
+          const a = tray.points[i] as Position;
+          return wayM(a, b) > 0 ? [{ tray, a, b }] : [];
+        }),
+      );
+    this.#onLeg = this.#legs.map(() => []);
+    this.#legs.forEach((leg, i) => {
+      this.#put({ leg: i, t: 0 });
+      this.#put({ leg: i, t: 1 });
+      this.#legs.slice(0, i).forEach((other, j) => {
+        const [t, s] = nearestPoints(leg, other);
+        const gapM = straightM(at(leg, t), at(other, s));
+        if (gapM > JOINT_M) return;
+        this.#link(this.#put({ leg: i, t }), this.#put({ leg: j, t: s }), gapM, null);
+      });
+    });
+    this.#onLeg.forEach((nodes, i) => {
+      nodes.sort((a, b) => a.t - b.t);
+      nodes.slice(1).forEach(({ node }, k) => {
+        const before = nodes[k]?.node as number;
+        const m = straightM(this.#points[before] as Position, this.#points[node] as Position);
+        this.#link(before, node, m, this.#legs[i]?.tray.id ?? null);
+      });
+    });
+    this.#piece = this.#legs.map((_, i) => Math.min(...this.#reached(this.#onLeg[i]?.[0]?.node as number)));
+  }
+
+  #put({ leg, t }: OnLeg): number {
+    const known = this.#onLeg[leg]?.find((n) => n.t === t);
+    if (known) return known.node;
+    const node = this.#points.push(at(this.#legs[leg] as Leg, t)) - 1;
+    this.#links.push([]);
+    this.#onLeg[leg]?.push({ t, node });
+    return node;
+  }
+
+  #link(a: number, b: number, lengthM: number, trayId: string | null): void {
+    if (a === b) return;
+    this.#links[a]?.push({ to: b, lengthM, trayId });
+    this.#links[b]?.push({ to: a, lengthM, trayId });
+  }
+
+  #reached(from: number): ReadonlySet<number> {
+    const seen = new Set([from]);
+    for (const node of seen) for (const { to } of this.#links[node] ?? []) seen.add(to);
+    return seen;
+  }
+
+  /** Where the way from a thing to each connected piece of the net is shortest. */
+  accesses(p: Position): ReadonlyMap<number, Access> {
+    const best = new Map<number, Access>();
+    this.#legs.forEach((leg, i) => {
+      const t = nearestOn(leg, p);
+      const point = at(leg, t);
+      const offM = wayM(p, point);
+      const piece = this.#piece[i] as number;
+      if (offM < (best.get(piece)?.offM ?? Infinity)) best.set(piece, { leg: i, t, point, offM });
+    });
+    return best;
+  }
+
+  /** The shortest way along the net between two points of one connected piece of it (Dijkstra). */
+  along(from: Access, to: Access): Along {
+    const direct = this.#onOneLeg(from, to);
+    const lengths = new Map<number, number>();
+    const before = new Map<number, { readonly node: number; readonly trayId: string | null }>();
+    const open = new Map<number, number>(this.#neighbours(from).map(({ node, m }) => [node, m]));
+    while (open.size) {
+      const [node, m] = [...open].reduce((a, b) => (b[1] < a[1] ? b : a));
+      open.delete(node);
+      lengths.set(node, m);
+      for (const link of this.#links[node] ?? []) {
+        if (lengths.has(link.to) || (open.get(link.to) ?? Infinity) <= m + link.lengthM) continue;
+        open.set(link.to, m + link.lengthM);
+        before.set(link.to, { node, trayId: link.trayId });
+      }
+    }
+    const ends = this.#neighbours(to).map(({ node, m }) => ({ node, m: m + (lengths.get(node) ?? Infinity) }));
+    const last = ends.reduce((a, b) => (b.m < a.m ? b : a));
+    if (direct && direct.lengthM <= last.m) return direct;
+    const points = [to.point];
+    const trays = [this.#legs[to.leg]?.tray.id ?? ''];
+    for (let node = last.node; ;) {
+      points.unshift(this.#points[node] as Position);
+      const step = before.get(node);
+      if (!step) break;
+      if (step.trayId !== null) trays.unshift(step.trayId);
+      node = step.node;
+    }
+    trays.unshift(this.#legs[from.leg]?.tray.id ?? '');
+    return { lengthM: last.m, points: [from.point, ...points], trays: [...new Set(trays)] };
+  }
+
+  /** The joints or ends before and after a point of a leg. */
+  #neighbours({ leg, t, point }: Access): { readonly node: number; readonly m: number }[] {
+    const nodes = this.#onLeg[leg] ?? [];
+    const near = [nodes.filter((n) => n.t <= t).at(-1), nodes.find((n) => n.t >= t)].filter((n) => n !== undefined);
+    return near.map(({ node }) => ({ node, m: straightM(point, this.#points[node] as Position) }));
+  }
+
+  #onOneLeg(from: Access, to: Access): Along | null {
+    if (from.leg !== to.leg) return null;
+    const trays = [this.#legs[from.leg]?.tray.id ?? ''];
+    return { lengthM: straightM(from.point, to.point), points: [from.point, to.point], trays };
+  }
+}
