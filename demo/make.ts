@@ -110,6 +110,7 @@ const bodyOf = (widthMm: number, heightMm: number, depthMm: number, keptMm: numb
   bracketBottomMm: heightMm - 450,
   slotMm: 13,
   boltMm: 10,
+  efficiencyPercent: 98.4,
   soundDb: 62,
   flatAllowed: false,
   gearOnly: false,
@@ -297,6 +298,81 @@ const pick = <T extends { id: string }>(items: readonly T[], id: string): T => {
   return found;
 };
 
+/** Home runs leave the roof by one tray and cross to the machine room by another; runs and bus lie on their own under the ceiling. */
+const RINK_PLAN: SiteDesign['plan'] = {
+  northDeg: 0,
+  levels: [
+    { id: 'ground', label: 'Ground floor', zM: 0 },
+    { id: 'roof', label: 'Roof', zM: 8 },
+  ],
+  rooms: [
+    {
+      id: 'machines',
+      label: 'Machine room',
+      xM: -3,
+      yM: -7,
+      zM: 0,
+      widthM: 56,
+      depthM: 7.5,
+      heightM: 4.5,
+      airM3h: 9000,
+      inletC: 33,
+    },
+  ],
+  trays: [
+    {
+      id: 'roof-tray',
+      label: 'Roof tray',
+      carries: ['dc'],
+      widthMm: 300,
+      depthMm: 60,
+      points: [
+        { xM: 20, yM: 29.5, zM: 11 },
+        { xM: 84, yM: 29.5, zM: 11 },
+      ],
+    },
+    {
+      id: 'cross-tray',
+      label: 'Cross tray',
+      carries: ['dc'],
+      widthMm: 400,
+      depthMm: 60,
+      points: [
+        { xM: 44, yM: 52, zM: 11 },
+        { xM: 44, yM: 0.4, zM: 11 },
+        { xM: 44, yM: 0.4, zM: 3.6 },
+      ],
+    },
+    {
+      id: 'dc-tray',
+      label: 'DC tray',
+      carries: ['dc'],
+      widthMm: 400,
+      depthMm: 60,
+      points: [
+        { xM: 8, yM: 0.4, zM: 3.6 },
+        { xM: 46, yM: 0.4, zM: 3.6 },
+      ],
+    },
+    {
+      id: 'ac-ladder',
+      label: 'AC ladder',
+      carries: ['ac', 'bus'],
+      widthMm: 600,
+      depthMm: 100,
+      points: [
+        { xM: 0, yM: -0.4, zM: 3.2 },
+        { xM: 46, yM: -0.4, zM: 3.2 },
+      ],
+    },
+  ],
+  spots: [
+    { id: 'transformer', label: 'Transformer T1', kind: 'transformer', position: { xM: -14, yM: -4, zM: 0 } },
+    { id: 'unloading', label: 'Unloading', kind: 'delivery', position: { xM: 62, yM: -4, zM: 0 } },
+  ],
+  backdrop: null,
+};
+
 function iceRink(): SiteDesign {
   let d = emptyDesign('Tarnholm ice rink');
   d = {
@@ -343,6 +419,7 @@ function iceRink(): SiteDesign {
       mainBreakerA: 1600,
       mainAmbientC: 35,
     },
+    plan: RINK_PLAN,
   };
   d = withInverterType(
     withInverterType(withModuleType(d, pick(MODULES, 'larkglass-575')), pick(INVERTERS, 'ostwick-110')),

@@ -11,7 +11,7 @@ export function assessMounting(
   { hung }: MountingResult,
   memo: Memo,
 ): readonly (readonly Check[])[] {
-  const on = [design.walls, design.hung, design.inverters, design.equipment.inverters, design.survey];
+  const on = [design.walls, design.hung, design.inverters, design.equipment.inverters, design.survey, design.plan];
   return [memo.keep('mounting/checks', on, () => hung.flatMap(hungChecks))];
 }
 

@@ -3,7 +3,17 @@ import type { InverterBody } from '../equipment/inverterBody';
 import { neverFlatters } from '../testing/neverFlatters';
 import { randomDesign } from '../testing/randomDesign';
 import { withRandomWalls } from '../testing/randomWalls';
-import { grown, only, raised, shrunk, worseHung, worseSurvey, worseType, worseWall } from '../testing/worsened';
+import {
+  grown,
+  only,
+  raised,
+  shrunk,
+  worseHung,
+  worseRoom,
+  worseSurvey,
+  worseType,
+  worseWall,
+} from '../testing/worsened';
 import { mounting } from '.';
 
 /** A figure of the body raised; null where the sheet is silent. */
@@ -68,6 +78,16 @@ describe('mounting', () =>
       worseType('a heavier unit', ['mounting.handles', 'mounting.crew', 'mounting.anchors'], (t, x) =>
         only('massKg', t.massKg === null ? null : Math.min(400, t.massKg * (1 + x()))),
       ),
+      worseRoom('less air moved', ['mounting.derating'], (r, x) => only('airM3h', shrunk(r.airM3h, 0.1, x))),
+      worseRoom('warmer air that comes in', ['mounting.derating'], (r, x) =>
+        only('inletC', r.inletC === null ? null : Math.min(60, r.inletC + 30 * x())),
+      ),
+      worseType('a unit that gives off more heat', ['mounting.derating'], (t, x) => {
+        const { efficiencyPercent } = t.body;
+        return efficiencyPercent === null
+          ? null
+          : { body: { ...t.body, efficiencyPercent: Math.max(80, efficiencyPercent - 15 * x()) } };
+      }),
       worseSurvey('a hotter site', ['mounting.derating'], (s, x) =>
         only('hottestC', s.hottestC === null ? null : Math.min(60, s.hottestC + 25 * x())),
       ),

@@ -5,6 +5,8 @@ import { lineOf } from '../site/line';
 import type { Survey } from '../site/survey';
 import { wallUnitOf } from './clearances';
 import type { Hung, MountingDesign, Wall } from './part';
+import type { UnitAir } from './siting/unitAir';
+import { airAtUnits } from './siting/unitAir';
 import type { WallUnit } from './wall/problem';
 
 /** A unit on a wall with everything its rules look at. */
@@ -18,6 +20,8 @@ export interface HungUnit {
   /** The others on the same wall. */
   readonly others: readonly Pick<HungUnit, 'unit' | 'type' | 'at' | 'size'>[];
   readonly survey: Survey;
+  /** The air around it at its hottest. */
+  readonly air: Answer<UnitAir>;
 }
 
 export interface MountingResult {
@@ -29,12 +33,15 @@ export interface MountingResult {
 /** Every hung unit with its wall and its neighbours. */
 export function mountingResults(design: MountingDesign): MountingResult {
   const line = lineOf(design);
+  const airOf = airAtUnits(design);
   const walls = new Map(design.walls.map((w) => [w.id, w]));
   const alone = design.hung.flatMap((at) => {
     const unit = line.inverter(at.inverterId);
     const type = unit && line.inverterType(unit.typeId);
     const wall = walls.get(at.wallId);
-    return unit && type && wall ? [{ unit, type, wall, at, size: wallUnitOf(type), survey: design.survey }] : [];
+    return unit && type && wall
+      ? [{ unit, type, wall, at, size: wallUnitOf(type), survey: design.survey, air: airOf(unit) }]
+      : [];
   });
   const placed = new Set(alone.map((h) => h.unit.id));
   return {

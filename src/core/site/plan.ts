@@ -54,7 +54,7 @@ export const spotSchema = z.object({
 });
 export type Spot = z.infer<typeof spotSchema>;
 
-export const levelSchema = z.object({
+const levelSchema = z.object({
   id: partId,
   label: partName.meta({ description: 'Name of the level' }),
   zM: positionSchema.shape.zM,

@@ -40,6 +40,7 @@ export function withRandomWalls(d: SiteDesign, seed: number): SiteDesign {
       bracketBottomMm: maybe(200),
       slotMm: maybe(one([11, 13])),
       boltMm: maybe(10),
+      efficiencyPercent: maybe(one([97.5, 98.3, 98.8])),
       soundDb: maybe(one([55, 62, 68])),
       flatAllowed: maybe(next() < 0.5),
       gearOnly: maybe(next() < 0.1),
@@ -95,5 +96,18 @@ export function withRandomWalls(d: SiteDesign, seed: number): SiteDesign {
     massKg: maybe(one([22, 48, 62, 84, 95, 112, 130])),
     body: bodyOf(),
   }));
-  return { ...d, equipment: { ...d.equipment, inverters }, walls, hung };
+  const rooms = Array.from({ length: Math.floor(next() * 3) }, (_, i) => ({
+    id: `r${i}`,
+    label: `Room ${i}`,
+    xM: one([-500, -20, 0]),
+    yM: one([-500, -20, 0]),
+    zM: -5,
+    widthM: one([30, 200, 1000]),
+    depthM: one([30, 200, 1000]),
+    heightM: maybe(one([4, 50])),
+    airM3h: maybe(one([0, 300, 2000, 9000])),
+    inletC: maybe(one([20, 30, 38])),
+  }));
+  const plan = { ...d.plan, rooms };
+  return { ...d, equipment: { ...d.equipment, inverters }, walls, hung, plan };
 }

@@ -5,11 +5,12 @@ import type { AcBay, InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
 import type { InverterBody } from '../equipment/inverterBody';
 import type { Answer } from '../kernel/answer';
-import { known } from '../kernel/answer';
+import { known, lacking } from '../kernel/answer';
 import { wallUnitOf } from '../mounting/clearances';
 import type { Hung, Wall } from '../mounting/part';
 import { newWall } from '../mounting/part';
 import type { HungUnit } from '../mounting/results';
+import type { UnitAir } from '../mounting/siting/unitAir';
 import { newString } from '../site/parts';
 import type { Place, Plane, PvString } from '../site/parts';
 import type { Survey } from '../site/survey';
@@ -125,6 +126,8 @@ const WALL: Wall = {
   anchorDepthMm: 65,
 };
 
+const outside = (airC: number): Answer<UnitAir> => known({ airC, words: `outside, ${airC} °C` });
+
 /** A unit 1 m from the left and 0.7 m up on that wall, with others where said. */
 export function hungUnit(
   over: {
@@ -133,10 +136,12 @@ export function hungUnit(
     readonly wall?: Partial<Wall>;
     readonly at?: Partial<Hung>;
     readonly survey?: Partial<Survey>;
+    readonly air?: Answer<UnitAir>;
     readonly others?: readonly (Partial<Hung> & { readonly body?: Partial<InverterBody> })[];
   } = {},
 ): HungUnit {
   const type = { ...T100, ...over.type, body: { ...T100.body, ...over.body } };
+  const survey = { ...SURVEY, ...over.survey };
   const at: Hung = { inverterId: UNIT.id, wallId: WALL.id, xMm: 1000, yMm: 700, ...over.at };
   return {
     unit: UNIT,
@@ -144,7 +149,8 @@ export function hungUnit(
     wall: { ...WALL, ...over.wall },
     at,
     size: wallUnitOf(type),
-    survey: { ...SURVEY, ...over.survey },
+    survey,
+    air: over.air ?? (survey.hottestC === null ? lacking('hot design temperature') : outside(survey.hottestC)),
     others: (over.others ?? []).map(({ body, ...place }, i) => ({
       unit: { ...UNIT, id: `other-${i}`, tag: `OTHER-${i}` },
       type: { ...T100, body: { ...T100.body, ...body } },

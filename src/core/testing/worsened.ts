@@ -59,6 +59,10 @@ export const worseWall = worseIn(
   (d) => d.walls,
   (d, walls) => ({ ...d, walls }),
 );
+export const worseRoom = worseIn(
+  (d) => d.plan.rooms,
+  (d, rooms) => ({ ...d, plan: { ...d.plan, rooms } }),
+);
 export const worseHung = worseIn(
   (d) => d.hung,
   (d, hung) => ({ ...d, hung }),

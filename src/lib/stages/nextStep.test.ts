@@ -40,6 +40,7 @@ describe('what is missing', () => {
       'ambient and side-by-side factor at the breaker',
       'metal and section',
       'impedance of the run',
+      'air at the unit',
     ]);
     expect(missing.filter((m) => m.at === null)).toEqual([]);
   });

@@ -12,9 +12,10 @@ export interface StageLink {
 export const stageOf = (element: LineElement): string =>
   DISCIPLINES.find((d) => d.elements.some((e) => e === element))?.name ?? 'survey';
 
-/** The stages of a site in the order in which crews work: the survey, every discipline, then what happens on site. The grid stands behind the board, where the line ends. */
+/** The stages of a site in the order in which crews work: the survey, the plan, every discipline, then what happens on site. The grid stands behind the board, where the line ends. */
 export const STAGES: readonly StageLink[] = [
   { path: 'survey', title: 'Survey', elements: ['module'] },
+  { path: 'plan', title: 'Plan', elements: [] },
   ...DISCIPLINES.map((d) => ({
     path: d.name,
     title: d.title,

@@ -41,8 +41,29 @@ export function roomAirflow(q: RoomHeat): { heatW: number; airM3h: number; densi
   requireWithin('efficiency', q.efficiency, 0.8, 1);
   requireRise(q.riseK);
   const densityKgM3 = airDensity(q.altitudeM, q.inletC);
-  const heatW = q.units * q.acW * (1 / q.efficiency - 1);
+  const heatW = q.units * lossW(q.acW, q.efficiency);
   return { heatW, airM3h: (3600 * heatW) / (densityKgM3 * CP * q.riseK), densityKgM3 };
+}
+
+/**
+ * Rise of the air that carries heat out of a room, K: ΔT = 3600·Q/(ρ·1005·V), ρ at the inlet. Infinite where heat is given off and no air moves. Valid:
+ * Q W and V m³/h, both 0 or more. Throws RangeError outside.
+ */
+export function roomRiseK(q: {
+  readonly heatW: number;
+  readonly airM3h: number;
+  readonly inletC: number;
+  readonly altitudeM: number;
+}): number {
+  requireWithin('heatW', q.heatW, 0, 1e8, 'W');
+  requireWithin('airM3h', q.airM3h, 0, 1e7, 'm³/h');
+  return q.heatW === 0 ? 0 : (3600 * q.heatW) / (airDensity(q.altitudeM, q.inletC) * CP * q.airM3h);
+}
+
+/** Heat that a unit gives off at full load, W: P·(1/η − 1). P W, AC; η 0.8…1 (RangeError outside). */
+export function lossW(acW: number, efficiency: number): number {
+  requireWithin('efficiency', efficiency, 0.8, 1);
+  return acW * (1 / efficiency - 1);
 }
 
 /** Each of two equal openings, one over the other, that draw the air without a fan, m²: (V/3600)/(0.60·√(g·h·ΔT/T_out)), h m between them. */

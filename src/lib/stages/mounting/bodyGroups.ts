@@ -2,7 +2,7 @@
 export const BODY_GROUPS = [
   { title: 'Size', paths: ['widthMm', 'heightMm', 'depthMm'] },
   { title: 'Kept free', paths: ['leftMm', 'rightMm', 'topMm', 'bottomMm', 'frontMm', 'besideMm', 'stackedMm'] },
-  { title: 'Siting', paths: ['soundDb', 'flatAllowed'] },
+  { title: 'Siting', paths: ['soundDb', 'efficiencyPercent', 'flatAllowed'] },
   { title: 'Lift', paths: ['centreXMm', 'centreYMm', 'centreZMm', 'gearOnly', 'handles'] },
   { title: 'Bracket', paths: ['bracketBottomMm', 'slotMm', 'boltMm', 'bracketHoles', 'safetyHoles'] },
 ] as const;

@@ -42,7 +42,7 @@ const KEY_STEPS: Readonly<Record<string, readonly [number, number]>> = {
 };
 
 /** In whole millimetres: what is dragged or stepped has no dust behind it. */
-export const toMm = (m: number) => Math.round(m * 1000) / 1000;
+const toMm = (m: number) => Math.round(m * 1000) / 1000;
 
 /** Where an arrow key sends a place; null for other keys. */
 export function keyed<P extends Flat>(key: string, fine: boolean, from: P): P | null {
