@@ -2,6 +2,7 @@ import highsLoader from 'highs';
 import { beforeAll, expect, it } from 'vitest';
 import type { MilpSolver } from '$core/kernel/milp';
 import type { SiteDesign } from '$core/design';
+import type { Tray } from '$core/site/plan';
 import { remembering, withLockedRestored, withStrings } from '$core/strings/arrange';
 import { bestLayout } from '$core/strings/layout/bestLayout';
 import { lockWords } from '$core/strings/layout/explain';
@@ -29,6 +30,18 @@ function dice(seed: number): (n: number) => number {
   return (n) => ((state = (state * 48_271) % 2_147_483_647), state % n);
 }
 
+const TRAY: Tray = {
+  id: 'tray',
+  label: 'Tray',
+  carries: ['dc'],
+  widthMm: null,
+  depthMm: null,
+  points: [
+    { xM: 12, yM: 30, zM: 7 },
+    { xM: 12, yM: 0, zM: 4 },
+  ],
+};
+
 /** Small units whose windows are narrow, so that every layout can be looked at. */
 function randomSite(next: (n: number) => number): SiteDesign {
   const rated = 5000 + 1000 * next(10);
@@ -53,7 +66,9 @@ function randomSite(next: (n: number) => number): SiteDesign {
       edgeM: 10,
     }),
   );
-  return siteOf(1 + next(2), planes, type);
+  const d = siteOf(1 + next(2), planes, type);
+  // Without drawing a number more: the sites stay those they were, every third with a tray across it.
+  return rated % 3000 ? d : { ...d, plan: { ...d.plan, trays: [TRAY] } };
 }
 
 /** Wishes and locks of every kind, and strings that are built where a quick layout hung them. */

@@ -54,6 +54,19 @@ describe('what a layout says of itself', () => {
     wrong('lengthSpread', 'spread of lengths');
     wrong('doubled', 'number of doubled strings');
   });
+  // 1 m up to a tray over the middle of the south, 10 along it, 1 and 5.8 off; from the west 2 and 1 up to it, 10 along, 4 and 5.8 off.
+  it('goes by the trays that home runs lie on, and by no others', () => {
+    const up = [2, 10, 7] as const;
+    const points = [up, [2, 0, 7] as const].map(([xM, yM, zM]) => ({ xM, yM, zM }));
+    const laidBy = (carries: 'dc' | 'ac'): SiteDesign => {
+      const tray = { id: 't', label: 'T', carries: [carries], widthMm: null, depthMm: null, points };
+      return { ...laid, plan: { ...laid.plan, trays: [tray] } };
+    };
+    expect(said(stated(), laidBy('ac'))).toEqual([]);
+    const byTray = { ...BY_HAND, homeRunM: 2.2 * (3 * 17.8 + 22.8) };
+    expect(said(stated({ objective: byTray, bound: byTray }), laidBy('dc'))).toEqual([]);
+    expect(said(stated(), laidBy('dc'))).toHaveLength(1);
+  });
   it('is contradicted where a figure is left out', () => {
     const { doubled: _, ...rest } = BY_HAND;
     expect(said(stated({ objective: rest, bound: rest }))).toContain(

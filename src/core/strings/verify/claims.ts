@@ -1,5 +1,6 @@
 import { lineOf } from '../../site/line';
 import type { SiteInverter } from '../../site/parts';
+import { waysOf } from '../../site/way';
 import type { StringsDesign } from '../part';
 import type { Placed } from './placed';
 import { classKey, dcAcRatios, distinctLengths } from './placed';
@@ -22,8 +23,8 @@ export function claims(design: StringsDesign, placed: readonly Placed[], stated:
   const homeRunM = placed.reduce((sum, h) => {
     const [a, b] = [h.plane.position, h.unit.position];
     if (!a || !b) return sum;
-    const way = Math.abs(a.xM + h.plane.edgeM / 2 - b.xM) + Math.abs(a.yM - b.yM) + Math.abs(a.zM - b.zM);
-    return sum + 2 * 1.1 * way;
+    const way = waysOf(design.plan).between('dc', { ...a, xM: a.xM + h.plane.edgeM / 2 }, b);
+    return sum + 2 * 1.1 * (way?.lengthM ?? 0);
   }, 0);
   const recomputed: Readonly<Record<string, number>> = {
     unused: design.planes.reduce((sum, p) => sum + p.moduleCount, 0) - placed.reduce((sum, h) => sum + h.s.modules, 0),
