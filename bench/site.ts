@@ -7,6 +7,7 @@ import { plane, runOf, siteOf, T100 } from '../src/core/testing/examples';
 export { assessDiscipline, assessSite } from '../src/core/design/assess';
 export { DISCIPLINES } from '../src/core/design';
 export { applyEdit } from '../src/core/design';
+export { planLengths } from '../src/core/design/lengths';
 export { legalLayout } from '../src/core/strings/layout/legalLayout';
 export { verifyLayout } from '../src/core/strings/verify';
 export { yearOfEnergy } from '../src/core/strings/year/yearOfEnergy';
@@ -41,6 +42,28 @@ export function bigSite(): SiteDesign {
     survey: { ...d.survey, latitudeDeg: 48, longitudeDeg: 11 },
     energy: { ...d.energy, utcOffsetH: 1, monthlyMeanC: [0, 1, 5, 9, 14, 17, 19, 18.5, 14.5, 9.5, 4, 1] },
   };
+}
+
+/** The same with trays: one along every plane, one across them all, one along the units. */
+export function plannedSite(): SiteDesign {
+  const d = bigSite();
+  const at = (xM: number, yM: number, zM: number) => ({ xM, yM, zM });
+  const planes = d.planes.map((p, i) => ({ ...p, position: at(10, 30 + 12 * i, 8), edgeM: 60 }));
+  const tray = (id: string, points: SiteDesign['plan']['trays'][number]['points']) => ({
+    id,
+    label: id,
+    carries: ['dc' as const, 'ac' as const, 'bus' as const],
+    widthMm: null,
+    depthMm: null,
+    points,
+  });
+  const along = planes.map((p, i) => tray(`roof-${i}`, [at(10, 29.5 + 12 * i, 8), at(70, 29.5 + 12 * i, 8)]));
+  const trays = [
+    ...along,
+    tray('across', [at(40, 90, 8), at(40, 1, 8), at(40, 1, 3)]),
+    tray('units', [at(0, 1, 3), at(190, 1, 3)]),
+  ];
+  return { ...d, planes, plan: { ...d.plan, trays }, board: { ...d.board, position: at(0, 0, 1) } };
 }
 
 /** The same with every tracker mixing two planes: nobody would hang it, and nothing costs a year more. */

@@ -81,12 +81,27 @@ export interface Access extends OnLeg {
   readonly offM: number;
 }
 
-/** A way along the trays: its length and the points it passes, ends included. */
-export interface Along {
-  readonly lengthM: number;
+/** What a way along the trays passes: points, ends included, and trays in order. */
+export interface Passed {
   readonly points: readonly Position[];
   readonly trays: readonly string[];
 }
+/** A way along the trays. What it passes is looked up where somebody asks. */
+export interface Along {
+  readonly lengthM: number;
+  readonly passed: () => Passed;
+}
+
+interface Step {
+  readonly node: number;
+  readonly trayId: string | null;
+}
+interface Shortest {
+  readonly lengths: ReadonlyMap<number, number>;
+  readonly before: ReadonlyMap<number, Step>;
+}
+/** So many things are remembered with where they get on the net. */
+const KEPT = 10_000;
 
 export class TrayNet {
   readonly #legs: readonly Leg[];
@@ -94,6 +109,8 @@ export class TrayNet {
   readonly #links: Link[][] = [];
   /** Joints and ends of each leg, in order along it. */
   readonly #onLeg: { readonly t: number; readonly node: number }[][];
+  readonly #accesses = new Map<string, ReadonlyMap<number, Access>>();
+  readonly #shortest = new Map<number, Shortest>();
   /** Which connected piece of the net a leg belongs to. */
   readonly #piece: readonly number[];
 
@@ -149,8 +166,11 @@ export class TrayNet {
     return seen;
   }
 
-  /** Where the way from a thing to each connected piece of the net is shortest. */
+  /** Where the way from a thing to each connected piece of the net is shortest. Kept: things stand still between two questions. */
   accesses(p: Position): ReadonlyMap<number, Access> {
+    const key = `${p.xM} ${p.yM} ${p.zM}`;
+    const known = this.#accesses.get(key);
+    if (known) return known;
     const best = new Map<number, Access>();
     this.#legs.forEach((leg, i) => {
       const t = nearestOn(leg, p);
@@ -159,39 +179,44 @@ export class TrayNet {
       const piece = this.#piece[i] as number;
       if (offM < (best.get(piece)?.offM ?? Infinity)) best.set(piece, { leg: i, t, point, offM });
     });
+    if (this.#accesses.size >= KEPT) this.#accesses.clear();
+    this.#accesses.set(key, best);
     return best;
   }
 
-  /** The shortest way along the net between two points of one connected piece of it (Dijkstra). */
+  /** The shortest way along the net between two points of one connected piece of it. */
   along(from: Access, to: Access): Along {
-    const direct = this.#onOneLeg(from, to);
-    const lengths = new Map<number, number>();
-    const before = new Map<number, { readonly node: number; readonly trayId: string | null }>();
-    const open = new Map<number, number>(this.#neighbours(from).map(({ node, m }) => [node, m]));
-    while (open.size) {
-      const [node, m] = [...open].reduce((a, b) => (b[1] < a[1] ? b : a));
-      open.delete(node);
-      lengths.set(node, m);
-      for (const link of this.#links[node] ?? []) {
-        if (lengths.has(link.to) || (open.get(link.to) ?? Infinity) <= m + link.lengthM) continue;
-        open.set(link.to, m + link.lengthM);
-        before.set(link.to, { node, trayId: link.trayId });
+    const onOneM = from.leg === to.leg ? straightM(from.point, to.point) : Infinity;
+    let best: { lengthM: number; first: number; last: number } | null = null;
+    for (const first of this.#neighbours(from)) {
+      const { lengths } = this.#shortestFrom(first.node);
+      for (const last of this.#neighbours(to)) {
+        const lengthM = first.m + (lengths.get(last.node) ?? Infinity) + last.m;
+        if (!best || lengthM < best.lengthM) best = { lengthM, first: first.node, last: last.node };
       }
     }
-    const ends = this.#neighbours(to).map(({ node, m }) => ({ node, m: m + (lengths.get(node) ?? Infinity) }));
-    const last = ends.reduce((a, b) => (b.m < a.m ? b : a));
-    if (direct && direct.lengthM <= last.m) return direct;
+    if (!best || onOneM <= best.lengthM)
+      return { lengthM: onOneM, passed: () => ({ points: [from.point, to.point], trays: [this.#trayOf(from)] }) };
+    const { lengthM, first, last } = best;
+    return { lengthM, passed: () => this.#passed(from, first, last, to) };
+  }
+
+  #passed(from: Access, first: number, last: number, to: Access): Passed {
+    const { before } = this.#shortestFrom(first);
     const points = [to.point];
-    const trays = [this.#legs[to.leg]?.tray.id ?? ''];
-    for (let node = last.node; ;) {
+    const trays = [this.#trayOf(to)];
+    for (let node = last; ;) {
       points.unshift(this.#points[node] as Position);
       const step = before.get(node);
       if (!step) break;
       if (step.trayId !== null) trays.unshift(step.trayId);
       node = step.node;
     }
-    trays.unshift(this.#legs[from.leg]?.tray.id ?? '');
-    return { lengthM: last.m, points: [from.point, ...points], trays: [...new Set(trays)] };
+    return { points: [from.point, ...points], trays: [...new Set([this.#trayOf(from), ...trays])] };
+  }
+
+  #trayOf({ leg }: Access): string {
+    return this.#legs[leg]?.tray.id ?? '';
   }
 
   /** The joints or ends before and after a point of a leg. */
@@ -201,9 +226,25 @@ export class TrayNet {
     return near.map(({ node }) => ({ node, m: straightM(point, this.#points[node] as Position) }));
   }
 
-  #onOneLeg(from: Access, to: Access): Along | null {
-    if (from.leg !== to.leg) return null;
-    const trays = [this.#legs[from.leg]?.tray.id ?? ''];
-    return { lengthM: straightM(from.point, to.point), points: [from.point, to.point], trays };
+  /** Shortest lengths from a joint to all others it is joined with, and the step before each (Dijkstra). */
+  #shortestFrom(from: number): Shortest {
+    const known = this.#shortest.get(from);
+    if (known) return known;
+    const lengths = new Map<number, number>();
+    const before = new Map<number, Step>();
+    const open = new Map([[from, 0]]);
+    while (open.size) {
+      const [node, m] = [...open].reduce((a, b) => (b[1] < a[1] ? b : a));
+      open.delete(node);
+      lengths.set(node, m);
+      for (const { to, lengthM, trayId } of this.#links[node] ?? []) {
+        if (lengths.has(to) || (open.get(to) ?? Infinity) <= m + lengthM) continue;
+        open.set(to, m + lengthM);
+        before.set(to, { node, trayId });
+      }
+    }
+    const found = { lengths, before };
+    this.#shortest.set(from, found);
+    return found;
   }
 }

@@ -2,6 +2,7 @@ import type { CableKind, Plan } from './plan';
 import { CABLE_KINDS } from './plan';
 import type { Position } from './position';
 import { reckonedM } from './position';
+import type { Access, Along, Passed } from './trayNet';
 import { TrayNet } from './trayNet';
 
 /** The way of a cable from one place to another: its length before any slack, and the points it passes. */
@@ -10,6 +11,34 @@ export interface Way {
   readonly points: readonly Position[];
   /** Trays it lies on, in order; none: straight along the axes. */
   readonly trays: readonly string[];
+}
+
+/** A way over trays. Its points and trays are looked up where it is drawn: of two thousand ways one is. */
+class TrayWay implements Way {
+  readonly lengthM: number;
+  #passed: Passed | null = null;
+
+  constructor(
+    private readonly from: Position,
+    private readonly on: Access,
+    private readonly along: Along,
+    private readonly off: Access,
+    private readonly to: Position,
+  ) {
+    this.lengthM = on.offM + along.lengthM + off.offM;
+  }
+
+  get points(): readonly Position[] {
+    return [...corners(this.from, this.on.point), ...this.#found.points, ...corners(this.off.point, this.to)];
+  }
+
+  get trays(): readonly string[] {
+    return this.#found.trays;
+  }
+
+  get #found(): Passed {
+    return (this.#passed ??= this.along.passed());
+  }
 }
 
 /** Square corners between two places, seen from above: to the side first, then up the plan, then up or down. */
@@ -42,14 +71,7 @@ export class Ways {
     const ways = [...net.accesses(a)].flatMap(([piece, on]): Way[] => {
       const leave = off.get(piece);
       const along = leave && net.along(on, leave);
-      if (!along || along.lengthM === 0) return [];
-      return [
-        {
-          lengthM: on.offM + along.lengthM + leave.offM,
-          points: [...corners(a, on.point), ...along.points, ...corners(leave.point, b)],
-          trays: along.trays,
-        },
-      ];
+      return along && along.lengthM > 0 ? [new TrayWay(a, on, along, leave, b)] : [];
     });
     return ways.reduce<Way | null>((best, w) => (best && best.lengthM <= w.lengthM ? best : w), null);
   }
