@@ -8,7 +8,7 @@ import { acRunSchema } from './part';
 import { runResult } from './results';
 
 /** What the AC side computes without a site. */
-export const acCalculations = {
+export const calculations = {
   'ac-run': calculation({
     summary: 'Every check of one AC run, from design current to torque',
     input: z.object({ run: acRunSchema, inverter: inverterTypeSchema, survey: surveySchema }),

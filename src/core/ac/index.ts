@@ -1,6 +1,5 @@
 import { discipline } from '../site/base';
 import { assessAc } from './assess';
-import { acCalculations } from './calculations';
 import { acEdits } from './edits';
 import { acFlaws, acShape, blankRun } from './part';
 import { acResults } from './results';
@@ -21,6 +20,5 @@ export const ac = discipline({
   results: acResults,
   assess: assessAc,
   rules: Object.values(AC_RULES).flat(),
-  calculations: acCalculations,
   version: 2,
 });

@@ -20,7 +20,7 @@ export const assessmentSchema = z.object({
 });
 
 /** What the whole line computes without a stored site. */
-export const designCalculations = {
+export const calculations = {
   assessment: calculation({
     summary: 'Every check of a whole design',
     input: z.object({ design: siteDesignSchema }),

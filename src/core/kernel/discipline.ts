@@ -68,7 +68,6 @@ export interface Discipline<B, H, N extends string, P extends Shape, E extends r
   /** Its checks in blocks: a block that is the very same array as before is not summed up again. */
   readonly assess: (design: B & PartOf<P>, results: R, memo: Memo) => readonly (readonly Check[])[];
   readonly rules: readonly ListedRule[];
-  readonly calculations: Readonly<Record<string, Calculation>>;
   /** Moves when a rule, a table or a formula of the discipline answers otherwise: what is stored of it is made again then. */
   readonly version: number;
 }

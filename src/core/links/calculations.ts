@@ -8,7 +8,7 @@ import { linksFlaws, linksShape } from './part';
 import { linksResults } from './results';
 
 /** What the chain computes without a stored site. */
-export const linksCalculations = {
+export const calculations = {
   chain: calculation({
     summary: 'Every check of the RS-485 chain of a design',
     input: z.object({ design: documentSchema(linksShape, linksFlaws) }),

@@ -1,6 +1,5 @@
 import { discipline } from '../site/base';
 import { assessLinks } from './assess';
-import { linksCalculations } from './calculations';
 import { linksEdits, withDevices } from './edits';
 import { chainDeviceOf, linksFlaws, linksShape } from './part';
 import { linksResults } from './results';
@@ -31,6 +30,5 @@ export const links = discipline({
   results: linksResults,
   assess: assessLinks,
   rules: Object.values(LINKS_RULES).flat(),
-  calculations: linksCalculations,
   version: 2,
 });

@@ -5,7 +5,7 @@ import { sitingCalculations } from './siting/calculations';
 import { wallCalculations } from './wall/calculations';
 
 /** What siting, set-out, lifting and fixing compute without a site. */
-export const mountingCalculations = {
+export const calculations = {
   ...sitingCalculations,
   ...wallCalculations,
   ...setOutCalculations,

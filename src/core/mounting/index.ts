@@ -1,6 +1,5 @@
 import { discipline } from '../site/base';
 import { assessMounting } from './assess';
-import { mountingCalculations } from './calculations';
 import { mountingEdits, withTakenDown } from './edits';
 import { mountingFlaws, mountingShape } from './part';
 import { mountingResults } from './results';
@@ -25,6 +24,5 @@ export const mounting = discipline({
   results: mountingResults,
   assess: assessMounting,
   rules: Object.values(MOUNTING_RULES).flat(),
-  calculations: mountingCalculations,
   version: 1,
 });

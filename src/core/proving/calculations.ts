@@ -28,7 +28,7 @@ const causeSchema = z.object({
 /** What the record judges without a stored site. */
 const lineVoltage = quantity(0, 1500, 'V', 'Voltage between two lines');
 
-export const provingCalculations = {
+export const calculations = {
   'string-test': calculation({
     summary: 'A string measured before it is plugged: verdict and likeliest causes',
     input: z.object({

@@ -49,7 +49,7 @@ const trackerString = z.object({
 });
 
 /** What the string side computes without a site. */
-export const stringsCalculations = {
+export const calculations = {
   'string-window': calculation({
     summary: 'Legal and preferred string lengths of a module on an inverter',
     input: z.object({

@@ -2,7 +2,6 @@ import { discipline } from '../site/base';
 import { lineOf } from '../site/line';
 import { withStrings, withoutPlaces } from './arrange';
 import { assessStrings } from './assess';
-import { stringsCalculations } from './calculations';
 import { stringsEdits } from './edits';
 import { stringsFlaws, stringsShape } from './part';
 import { stringsResults } from './results';
@@ -37,6 +36,5 @@ export const strings = discipline({
   results: stringsResults,
   assess: assessStrings,
   rules: Object.values(STRINGS_RULES).flat(),
-  calculations: stringsCalculations,
   version: 2,
 });

@@ -1,12 +1,12 @@
-import { DISCIPLINES } from '$core/design';
-import { designCalculations } from '$core/design/calculations';
 import type { Calculation } from '$core/kernel/discipline';
-import { provingCalculations } from '$core/proving/calculations';
 
-/** Every calculation of core as a call without a site, by its name: `POST /api/v1/calculations/{name}`. */
-export const CALCULATIONS: Readonly<Record<string, Calculation>> = Object.assign(
-  {},
-  ...DISCIPLINES.map((d) => d.calculations),
-  provingCalculations,
-  designCalculations,
-);
+const offered = import.meta.glob<Readonly<Record<string, Calculation>>>('/src/core/*/calculations.ts', {
+  eager: true,
+  import: 'calculations',
+});
+
+/**
+ * Every calculation of core as a call without a site, by its name: `POST /api/v1/calculations/{name}`. A folder of core offers what stands as
+ * `calculations` in its `calculations.ts`; no screen loads them for being part of a discipline.
+ */
+export const CALCULATIONS: Readonly<Record<string, Calculation>> = Object.assign({}, ...Object.values(offered));

@@ -6,7 +6,7 @@ import { yearOfEnergy } from '$core/strings/year/yearOfEnergy';
 import { M575, plane, siteOf } from '$core/testing/examples';
 import { problemSchema } from '$lib/schemas/problem';
 import { stringListSchema } from '$lib/schemas/site';
-import { stringsCalculations } from '$core/strings/calculations';
+import { calculations as stringsCalculations } from '$core/strings/calculations';
 import { newestYearSchema } from '$lib/schemas/energy';
 import { freePort } from '../../../../scripts/cluster.mjs';
 import { startServer } from '../../../../scripts/server.mjs';
