@@ -676,7 +676,7 @@ function rinkRecord(d: SiteDesign): Entry[] {
   for (const unit of d.inverters) {
     const { id } = unit;
     const serial = `${unit.tag}-26${Math.floor(1000 + 9000 * random())}`;
-    tick('I-MOUNT', id, `serial ${serial}; both safety screws; clearances 500 mm`, 'lead');
+    crew.prove('I-MOUNT', id, { ...AS.lead, minutes: 0.5, values: { serial } });
     measure('I-PE', id);
     measure('I-ACIR', id, { megohm: Math.round(120 + 300 * random()) });
     measure('I-TORQ', id);

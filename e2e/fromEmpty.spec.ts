@@ -167,7 +167,19 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
     'Letter of the operator': 'letter 26-0101',
     'Valid to the end of': '2099-12-31',
   });
-  await passGate(page, 'Mounted and fixed');
+  await page.getByRole('button', { name: /Mounted and fixed/ }).click();
+  const fixings = page.getByRole('region', { name: /Mounted and fixed/ }).getByLabel(/^Fixing \d/);
+  for (let i = 0; i < (await fixings.count()); i++) await fixings.nth(i).fill('30');
+  await measure('Mounted and fixed', {
+    'Serial number': 'SN-260101',
+    'Safety screws in': '2',
+    'Both hooks engaged': 'yes',
+    'Clearances as drawn': 'yes',
+    'To the side': '0.3',
+    'Back from upright': '0.1',
+    'Torque of the fixings': '30',
+    'Witness marks': 'yes',
+  });
   await measure('Both earths', { ...earth, ...conductors, 'Length of the second': '4' });
   await measure('Insulation of the AC run', { 'Test voltage': '500', 'Lowest resistance': '210', Duration: '60' });
   await page.getByRole('button', { name: /AC joints torqued/ }).click();

@@ -4,6 +4,7 @@ import type { SiteDesign } from '../design';
 import { dayEndMs, dayStartMs, monthsLater, siteDay } from '../kernel/siteDay';
 import { withStrings } from '../strings/arrange';
 import { legalLayout } from '../strings/layout/legalLayout';
+import type { Over } from '../testing/crew';
 import { Crew, INSTRUMENTS } from '../testing/crew';
 import { plane, runOf, siteOf } from '../testing/examples';
 import { admit } from './door';
@@ -131,7 +132,7 @@ describe('kinds', () => {
     expect(verdictOf(e.judgement(volts))).toBe('holds');
     expect(verdictOf(e.judgement({ ...volts, subject: { scope: 'string', id: 'ghost' } }))).toBe('unknown');
     expect(verdictOf(e.judgement(crew.tick('I-MOUNT', UNIT, 'fail')))).toBe('stop');
-    expect(verdictOf(e.judgement(crew.tick('I-MOUNT', UNIT, 'pass')))).toBe('holds');
+    expect(verdictOf(e.judgement(crew.tick('I-ADDR', UNIT, 'pass')))).toBe('holds');
     expect(verdictOf({ checks: [], says: [] })).toBe('unknown');
   });
   it('leave a joint out of no torque, and judge each', () => {
@@ -375,13 +376,17 @@ describe('switching', () => {
   });
 });
 
+/** The mounting of the unit found healthy, or said to be loose. */
+const say = (crew: Crew, result: 'pass' | 'fail', over: Over) =>
+  result === 'pass' ? crew.prove('I-MOUNT', UNIT, over) : crew.tick('I-MOUNT', UNIT, 'fail', over);
+
 describe('clocks', () => {
   const twoPhones = (seconds: number, order: readonly ['pass' | 'fail', 'pass' | 'fail']) => {
     const crew = new Crew(design);
     crew.site();
     crew.prove('I-MOUNT', UNIT);
-    crew.tick('I-MOUNT', UNIT, order[0], { device: { id: 'p2' } });
-    crew.tick('I-MOUNT', UNIT, order[1], { device: { id: 'p3' }, minutes: seconds / 60 });
+    say(crew, order[0], { device: { id: 'p2' } });
+    say(crew, order[1], { device: { id: 'p3' }, minutes: seconds / 60 });
     return look(crew).gate('I-MOUNT', UNIT)?.state;
   };
   it('leave two entries within two seconds open: the worse order counts', () => {
@@ -394,7 +399,7 @@ describe('clocks', () => {
   it('are corrected by their offset, and a device keeps its own sequence whatever its clock says', () => {
     const crew = new Crew(design);
     crew.site();
-    crew.tick('I-MOUNT', UNIT, 'pass', {
+    crew.prove('I-MOUNT', UNIT, {
       device: { id: 'p2', offsetMs: 3_600_000 },
       doneAt: new Date(crew.nowMs - 3_540_000).toISOString(),
     });
@@ -406,7 +411,7 @@ describe('clocks', () => {
     const crew = new Crew(design);
     crew.site();
     for (let i = 0; i < 24; i++)
-      crew.tick('I-MOUNT', UNIT, i % 2 ? 'pass' : 'fail', {
+      say(crew, i % 2 ? 'pass' : 'fail', {
         device: { id: `p${i % 6}`, roundTripMs: 4e6 },
         minutes: 0.01,
       });

@@ -24,7 +24,8 @@ describe('kinds of record', () => {
     expect(new Set(KINDS.map((k) => k.kind)).size).toBe(KINDS.length);
     expect(() => kindNamed('guess')).toThrow(/kind must be one of ac-insulation, .* \(got guess\)/);
     for (const k of KINDS) for (const gate of k.gates) expect(measuring(gate)).toBe(k);
-    expect(measuring('I-MOUNT')).toBeUndefined();
+    expect(measuring('I-MOUNT')?.kind).toBe('mounted');
+    expect(measuring('I-ADDR')).toBeUndefined();
   });
 
   it.each(KINDS.filter((k) => k.instrument).flatMap((k) => k.scopes.map((scope) => [k.kind, scope] as const)))(

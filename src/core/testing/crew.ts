@@ -159,6 +159,18 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
       const holes = setOutSheet(hung).holes.filter((h) => h.tag === tag && h.kind === 'bracket');
       return { holes: holes.map((h, i) => ({ name: h.name, xMm: h.xMm + (i % 2), yMm: h.yMm })) };
     }
+    case 'mounted':
+      return {
+        serial: `SN-${subject.id}`,
+        fixings: Array.from({ length: on?.type.body.bracketHoles.length || 4 }, () => 30),
+        fixingTargetNm: 30,
+        witnessMarks: true,
+        safetyScrews: Math.max(2, on?.type.body.safetyHoles.length ?? 0),
+        rollDeg: 0.2,
+        backDeg: 0.3,
+        hooksEngaged: true,
+        clearancesKept: true,
+      };
     case 'torque': {
       const target = on && torqueTarget(on.type.bay);
       const nm = target ? target.setNm : 25;

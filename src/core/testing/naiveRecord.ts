@@ -42,6 +42,7 @@ const row = (gate: string) => {
   return r;
 };
 const MEASURED = [
+  'I-MOUNT',
   'S-EARTH',
   'S-SUPPLY',
   'I-PE',

@@ -44,6 +44,7 @@ const CHANGES: readonly ((d: SiteDesign) => SiteDesign)[] = [
 /** What a measurement says, as its label wants it. */
 const VALUES: Readonly<Record<string, Readonly<Partial<Record<Says, Readonly<Record<string, unknown>>>>>>> = {
   'ac-insulation': { pass: {}, caution: { megohm: 4 }, fail: { megohm: 0.2 }, none: { testV: 100 } },
+  mounted: { pass: {}, fail: { safetyScrews: 1 } },
   torque: { pass: {}, fail: { boardTargetNm: 12 } },
   'dc-insulation': { pass: {}, none: { testV: 250 } },
   'string-test': { pass: {}, fail: { voltageV: -700 } },
@@ -228,7 +229,7 @@ function randomHistory(next: () => number, length: number): History {
       const target = earlier();
       if (
         !target ||
-        !['gate', 'ac-insulation', 'torque', 'string-test', 'dc-insulation', 'earth'].includes(target.kind)
+        !['gate', 'ac-insulation', 'mounted', 'torque', 'string-test', 'dc-insulation', 'earth'].includes(target.kind)
       )
         continue;
       const over = { corrects: target.id, reason: 'typed wrong' };

@@ -20,6 +20,9 @@ const BACK_MOST_DEG = 15;
 const FLAT_LEAST_DEG = 70;
 const FLAT_MOST_DEG = 90;
 
+/** Less than this nobody calls flat. */
+export const FLAT_ASKED_FROM_DEG = FLAT_LEAST_DEG;
+
 /** Forward or upside down never; to the side within 2°; back within the limit, or flat where the sheet allows it. */
 export function inclineVerdict(q: Incline): Judged {
   requireWithin('backDeg', q.backDeg, -180, 180, '°');

@@ -52,7 +52,7 @@ describe('a log that is taken up again', () => {
     expect(first.count).toBe(1001);
     const same = applied(() => work(crew.entries, first.done));
     expect(same.count).toBe(0);
-    crew.tick('I-MOUNT', UNIT, 'pass');
+    crew.prove('I-MOUNT', UNIT);
     const more = applied(() => work(crew.entries, first.done));
     expect(more.count).toBe(1);
     expect(stateOf(more.done)).toEqual(stateOf(work(crew.entries)));
@@ -94,19 +94,19 @@ describe('an order that clocks leave open', () => {
   it('is tried every way where it matters, and once where it does not', () => {
     const crew = day(20);
     crew.tick('I-MOUNT', UNIT, 'fail', { device: { id: 'p2' } });
-    crew.tick('I-MOUNT', OTHER, 'pass', beside('p3'));
+    crew.prove('I-MOUNT', OTHER, beside('p3'));
     expect(work(crew.entries).replay.states).toHaveLength(1);
-    crew.tick('I-MOUNT', UNIT, 'pass', beside('p4'));
+    crew.prove('I-MOUNT', UNIT, beside('p4'));
     expect(work(crew.entries).replay.states).toHaveLength(2);
     expect(look(crew.entries).gate('I-MOUNT', UNIT)?.state).toBe('failed');
     // Somebody looks again: what was open matters no more.
-    crew.tick('I-MOUNT', UNIT, 'pass');
+    crew.prove('I-MOUNT', UNIT);
     expect(look(crew.entries).gate('I-MOUNT', UNIT)?.state).toBe('passed');
   });
   it('keeps what was open through what concerns something else, and what comes on top of it is the same as the whole', () => {
     const crew = day(20);
     crew.tick('I-MOUNT', UNIT, 'fail', { device: { id: 'p2' } });
-    crew.tick('I-MOUNT', UNIT, 'pass', beside('p3'));
+    crew.prove('I-MOUNT', UNIT, beside('p3'));
     const open = work(crew.entries);
     for (const id of strings.slice(0, 3)) crew.prove('D-ID', id);
     const after = work(crew.entries, open);

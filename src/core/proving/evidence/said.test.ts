@@ -102,7 +102,7 @@ describe('a waiver', () => {
     expect(gate(crew, 'I-MOUNT')?.state).toBe('failed');
     waive(again.id);
     expect(gate(crew, 'I-MOUNT')?.state).toBe('waived');
-    const pass = crew.tick('I-MOUNT', UNIT, 'pass');
+    const pass = crew.prove('I-MOUNT', UNIT);
     expect(gate(crew, 'I-MOUNT')?.state).toBe('passed');
     expect(note(crew, waive(pass.id))).toMatch(/names the newest fail/);
     expect(gate(crew, 'I-MOUNT')?.state).toBe('passed');
@@ -204,8 +204,8 @@ describe('a correction', () => {
   it('raises only where its maker may sign, lowers whoever made it, and never ticks a measured gate', () => {
     const crew = new Crew(design);
     crew.site();
-    const fail = crew.tick('I-MOUNT', UNIT, 'fail', { role: 'helper', licensedUntil: null });
-    const raise = crew.tick('I-MOUNT', UNIT, 'pass', {
+    const fail = crew.tick('S-DOC', 'site', 'fail', { role: 'helper', licensedUntil: null });
+    const raise = crew.tick('S-DOC', 'site', 'pass', {
       corrects: fail.id,
       reason: 'looked again',
       role: 'helper',
@@ -213,7 +213,7 @@ describe('a correction', () => {
     });
     expect(note(crew, raise)).toMatch(/signed by the lead; a helper may not/);
     // The same again raises nothing, whoever says it.
-    const again = crew.tick('I-MOUNT', UNIT, 'fail', {
+    const again = crew.tick('S-DOC', 'site', 'fail', {
       corrects: fail.id,
       reason: 'said it badly',
       role: 'helper',
@@ -221,14 +221,14 @@ describe('a correction', () => {
     });
     expect(note(crew, again)).toBeUndefined();
     crew.entries.pop();
-    expect(gate(crew, 'I-MOUNT')?.state).toBe('failed');
-    crew.tick('I-MOUNT', UNIT, 'pass', {
+    expect(look(crew).gate('S-DOC', 'site')?.state).toBe('failed');
+    crew.tick('S-DOC', 'site', 'pass', {
       corrects: fail.id,
       reason: 'looked again',
       role: 'lead',
       licensedUntil: null,
     });
-    expect(gate(crew, 'I-MOUNT')?.state).toBe('passed');
+    expect(look(crew).gate('S-DOC', 'site')?.state).toBe('passed');
     const open = crew.tick('I-PE', UNIT, 'fail');
     const ticked = crew.tick('I-PE', UNIT, 'pass', { corrects: open.id, reason: 'looked again' });
     expect(note(crew, ticked)).toMatch(/closes by its measurement/);

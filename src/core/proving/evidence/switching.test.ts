@@ -261,7 +261,8 @@ describe('the alarm', () => {
     for (const { state } of stepsOf('off')) crew.step(UNIT, 'off', state, over(2));
     expect(run(crew).live).toBe(true);
     // So many orders that not all are tried: the same answer.
-    for (let i = 0; i < 24; i++) crew.tick('I-MOUNT', UNIT, i % 2 ? 'pass' : 'fail', over(3 + (i % 6)));
+    for (let i = 0; i < 24; i++)
+      i % 2 ? crew.prove('I-MOUNT', UNIT, over(3 + (i % 6))) : crew.tick('I-MOUNT', UNIT, 'fail', over(3 + (i % 6)));
     expect(run(crew).live).toBe(true);
     expect(look(crew).unit(UNIT).switchOff).toBe(true);
     // Told by one device, the order is its own, and the unit is dead.
@@ -275,7 +276,7 @@ describe('the alarm', () => {
     const crew = permitted();
     crew.wait(120);
     const over = (n: number) => ({ device: { id: `p${n % 6}`, roundTripMs: 4e6 }, minutes: 0.01 });
-    for (let i = 0; i < 24; i++) crew.tick('I-MOUNT', UNIT, 'pass', over(i));
+    for (let i = 0; i < 24; i++) crew.prove('I-MOUNT', UNIT, over(i));
     for (let i = 0; i < 24; i++) crew.tick('D-ID', 's-1', 'pass', over(i));
     const open = { state: 'stale', why: 'the clocks leave the order of the work open' };
     expect([look(crew).gate('I-MOUNT', UNIT), look(crew).gate('D-ID', 's-1')]).toMatchObject([open, open]);

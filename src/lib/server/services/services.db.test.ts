@@ -445,7 +445,7 @@ describe('record', () => {
     expect(
       await refused({
         subject: { scope: 'inverter', id: 'inv-99' },
-        values: { gate: 'I-MOUNT', result: 'pass', evidence: 'hangs' },
+        values: { gate: 'I-ADDR', result: 'pass', evidence: 'hangs' },
       }),
     ).toContain('no inverter inv-99');
     expect((await readLogbook(context, siteId)).entries).toEqual([]);

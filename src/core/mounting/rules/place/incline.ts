@@ -2,10 +2,7 @@ import { dataSheet } from '../../../kernel/check';
 import { found } from '../../../kernel/judgement';
 import { rule } from '../../../kernel/rule';
 import type { HungUnit } from '../../results';
-import { inclineVerdict } from '../../siting/incline';
-
-/** Less than this nobody calls flat. */
-const FLAT_ASKED_FROM_DEG = 70;
+import { FLAT_ASKED_FROM_DEG, inclineVerdict } from '../../siting/incline';
 
 /** How far a unit leans with its wall or frame: plumb to 15° back, flat where the sheet allows it, never forward. */
 export const INCLINE = rule<HungUnit>()({
