@@ -126,6 +126,13 @@ const bodyOf = (widthMm: number, heightMm: number, depthMm: number, keptMm: numb
     { xMm: 125, yMm: heightMm - 400 },
     { xMm: widthMm - 125, yMm: heightMm - 400 },
   ],
+  packing: [
+    { item: 'bracket', perUnit: 1 },
+    { item: 'anchor with washer', perUnit: 4 },
+    { item: 'safety screw', perUnit: 2 },
+    { item: 'DC cap, pair', perUnit: 12 },
+    { item: 'bus plug', perUnit: 1 },
+  ],
   safetyHoles: [
     { xMm: 50, yMm: 40 },
     { xMm: widthMm - 50, yMm: 40 },

@@ -122,3 +122,37 @@ test('on a phone the holes are typed as they were drilled: the bracket is told t
   await expect(drilled.getByText('tight', { exact: true })).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test('a box that came short says what is missing, how many units can be finished, and goes to the open points', async ({
+  page,
+  request,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/mounting?at=inv-1`);
+  await signOn(page, 'Jon Sabo', 'helper');
+  const box = page.getByRole('region', { name: 'Box of INV-01' });
+  await fill(box, {
+    'Serial number': 'SN-77120',
+    'Packaging whole': 'yes',
+    'Damage told': 'no',
+    'bracket, 1 expected': '1',
+    'anchor with washer, 4 expected': '4',
+    'safety screw, 2 expected': '2',
+    'safety screw, of them damaged': '3',
+    'DC cap, pair, 12 expected': '12',
+    'bus plug, 1 expected': '1',
+  });
+  await box.getByRole('button', { name: 'Record the box' }).click();
+  await expect(box.getByText('No more are damaged than came.')).toBeVisible();
+  await fill(box, { 'safety screw, of them damaged': '1' });
+  await box.getByRole('button', { name: 'Record the box' }).click();
+  await expect(box.getByText('safety screw: 1 of 2 whole, 1 short')).toBeVisible();
+  await expect(box.getByText('tell the carrier before the receipt is signed, with photos')).toBeVisible();
+  await expect(box).toContainText('0 of 6 units of this type can be finished');
+  await box.getByRole('button', { name: 'Put it on the open points' }).click();
+  await expect(box.getByText('Stands on the open points.')).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await open(page, `/sites/${site}/handover`);
+  await expect(page.getByRole('region', { name: 'Open points' })).toContainText('INV-01, from its box: safety screw');
+});

@@ -8,6 +8,13 @@ const mm = (min: number, max: number, description: string) => quantity(min, max,
 /** From the lower left corner of the unit, seen from the front, mm. */
 const bodyPointSchema = z.object({ xMm: mm(-500, 4000, 'From the left'), yMm: mm(-1000, 4000, 'From below') });
 
+/** A line of the packing list: so many of a thing in the box of one unit. */
+const packedSchema = z.object({
+  item: z.string().trim().min(1, 'Name the thing.').max(60).meta({ description: 'Thing' }),
+  perUnit: quantity(1, 999, '', 'In each box').int(),
+});
+export type Packed = z.infer<typeof packedSchema>;
+
 export const inverterBodySchema = z.object({
   widthMm: mm(100, 4000, 'Width of the unit').nullable(),
   heightMm: mm(100, 4000, 'Height of the unit').nullable(),
@@ -32,6 +39,7 @@ export const inverterBodySchema = z.object({
   handles: z.array(bodyPointSchema).max(4).meta({ description: 'Handles' }),
   bracketHoles: z.array(bodyPointSchema).max(24).meta({ description: 'Holes of the bracket' }),
   safetyHoles: z.array(bodyPointSchema).max(8).meta({ description: 'Holes of the safety screws' }),
+  packing: z.array(packedSchema).max(40).default([]).meta({ description: 'Packing list' }),
 });
 export type InverterBody = z.infer<typeof inverterBodySchema>;
 
@@ -60,4 +68,5 @@ export const BLANK_BODY: InverterBody = {
   handles: [],
   bracketHoles: [],
   safetyHoles: [],
+  packing: [],
 };

@@ -1,5 +1,6 @@
 import { fixingCalculations } from './fixing/calculations';
 import { liftCalculations } from './lift/calculations';
+import { receivingCalculations } from './receiving/calculations';
 import { setOutCalculations } from './setOut/calculations';
 import { sitingCalculations } from './siting/calculations';
 import { wallCalculations } from './wall/calculations';
@@ -11,4 +12,5 @@ export const calculations = {
   ...setOutCalculations,
   ...liftCalculations,
   ...fixingCalculations,
+  ...receivingCalculations,
 };

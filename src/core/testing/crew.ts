@@ -159,6 +159,13 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
       const holes = setOutSheet(hung).holes.filter((h) => h.tag === tag && h.kind === 'bracket');
       return { holes: holes.map((h, i) => ({ name: h.name, xMm: h.xMm + (i % 2), yMm: h.yMm })) };
     }
+    case 'received':
+      return {
+        serial: `SN-${subject.id}`,
+        packagingWhole: true,
+        carrierTold: false,
+        items: (on?.type.body.packing ?? []).map(({ item, perUnit }) => ({ item, got: perUnit, damaged: 0 })),
+      };
     case 'mounted':
       return {
         serial: `SN-${subject.id}`,

@@ -47,6 +47,7 @@ export function withRandomWalls(d: SiteDesign, seed: number): SiteDesign {
       handles: next() < 0.1 ? [] : handles,
       bracketHoles: next() < 0.1 ? [] : next() < 0.2 ? holes.slice(2) : holes,
       safetyHoles: [],
+      packing: [],
     };
   };
   const wallOf = (i: number): Wall => ({

@@ -66,6 +66,7 @@ const FIELDS: readonly (readonly [name: RegExp, at: EnteredAt])[] = [
     /^(size and )?clearances of|^(width|height|depth|handles|holes of the bracket|lower edge of the bracket|centre of gravity|free in front) of|^centre of gravity from|^handles of|^holes of the bracket|^efficiency of|by gear only$/,
     at('mounting'),
   ],
+  [/^packing list|^count of /, at('mounting')],
   [/^how far the wall leans/, at('mounting', 'backDeg')],
   [/^distance to the nearest neighbour/, at('mounting', 'neighbourM')],
   [/^sound limit/, at('mounting', 'soundLimitDb')],

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { fixingCalculations } from '$core/mounting/fixing/calculations';
   import { liftCalculations } from '$core/mounting/lift/calculations';
+  import { receivingCalculations } from '$core/mounting/receiving/calculations';
   import { setOutCalculations } from '$core/mounting/setOut/calculations';
   import { sitingCalculations } from '$core/mounting/siting/calculations';
   import { wallCalculations } from '$core/mounting/wall/calculations';
@@ -41,6 +42,7 @@
   <CalculationBench title="Sun, air and sound" calculations={sitingCalculations} />
   <CalculationBench title="Wall and holes" calculations={{ ...wallCalculations, ...setOutCalculations }} />
   <CalculationBench title="Lifting" calculations={liftCalculations} />
+  <CalculationBench title="Receiving" calculations={receivingCalculations} />
   <CalculationBench title="Fixing" calculations={fixingCalculations} />
   <Caution
     >A string in light is live: it has no off switch. Licensed electrical workers; local code rules. Masonry, roofs and

@@ -262,7 +262,8 @@ describe('the alarm', () => {
     expect(run(crew).live).toBe(true);
     // So many orders that not all are tried: the same answer.
     for (let i = 0; i < 24; i++)
-      i % 2 ? crew.prove('I-MOUNT', UNIT, over(3 + (i % 6))) : crew.tick('I-MOUNT', UNIT, 'fail', over(3 + (i % 6)));
+      if (i % 2) crew.prove('I-MOUNT', UNIT, over(3 + (i % 6)));
+      else crew.tick('I-MOUNT', UNIT, 'fail', over(3 + (i % 6)));
     expect(run(crew).live).toBe(true);
     expect(look(crew).unit(UNIT).switchOff).toBe(true);
     // Told by one device, the order is its own, and the unit is dead.

@@ -7,6 +7,7 @@ import type { SupplyReading } from '../readings/supplyReading';
 import type { EarthReading } from './earth/continuity';
 import type { PhasesAtUnit } from './atUnit/neutralRead';
 import type { CurrentReading } from './current/current';
+import type { ReceivedBox } from '../readings/receivedBox';
 import type { MountedReading } from '../readings/mountedReading';
 import type { DrilledHoles } from './drilled/fit';
 import type { LandedInput } from './landing/inputs';
@@ -38,6 +39,7 @@ export const PROVING_RULES = {
   meter: rulesIn<MeterReading>(import.meta.glob(['./meter/*.ts', '!**/*.test.ts'], { eager: true })),
   stop: rulesIn<StopReading>(import.meta.glob(['./stop/*.ts', '!**/*.test.ts'], { eager: true })),
   drilled: rulesIn<DrilledHoles>(import.meta.glob(['./drilled/*.ts', '!**/*.test.ts'], { eager: true })),
+  received: rulesIn<ReceivedBox>(import.meta.glob(['./received/*.ts', '!**/*.test.ts'], { eager: true })),
   mounted: rulesIn<MountedReading>(import.meta.glob(['./mounted/*.ts', '!**/*.test.ts'], { eager: true })),
   light: rulesIn<LightReading>(import.meta.glob(['./light/*.ts', '!**/*.test.ts'], { eager: true })),
 };

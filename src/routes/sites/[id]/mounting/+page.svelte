@@ -6,6 +6,7 @@
   import AsDrilled from '$lib/stages/mounting/AsDrilled.svelte';
   import BodyTable from '$lib/stages/mounting/BodyTable.svelte';
   import LiftCard from '$lib/stages/mounting/LiftCard.svelte';
+  import Receiving from '$lib/stages/mounting/Receiving.svelte';
   import SetOut from '$lib/stages/mounting/SetOut.svelte';
   import WallPanel from '$lib/stages/mounting/WallPanel.svelte';
   import WallSearch from '$lib/stages/mounting/WallSearch.svelte';
@@ -49,7 +50,7 @@
       <WallSearch {wall} {results} />
       {#if unit && unit.wall === wall}<LiftCard {unit} {checks} />{/if}
       <SetOut {wall} hung={onWall} />
-      {#if unit && unit.wall === wall}<AsDrilled {unit} />{/if}
+      {#if unit && unit.wall === wall}<Receiving {unit} /><AsDrilled {unit} />{/if}
     {/if}
     <WallTable {results} onpick={(id) => (wallId = id)} />
     <BodyTable />

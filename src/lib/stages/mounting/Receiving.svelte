@@ -1,0 +1,98 @@
+<script lang="ts">
+  import { worstCheck } from '$core/kernel/check';
+  import { pooled, receiving } from '$core/mounting/receiving/receiving';
+  import type { HungUnit } from '$core/mounting/results';
+  import type { Entry } from '$core/proving/entry';
+  import { RECEIVED } from '$core/proving/kinds/received';
+  import { useLog } from '$lib/client/logState.svelte';
+  import { signOn } from '$lib/client/signOn.svelte';
+  import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import EntryForm from '$lib/ui/record/EntryForm.svelte';
+  import { lineOfEntry, when } from '$lib/ui/record/words';
+
+  let { unit }: { unit: HungUnit } = $props();
+  const log = useLog();
+  const subject = $derived({ scope: 'inverter', id: unit.unit.id } as const);
+  const released = $derived(log.current?.design ?? null);
+  /** The newest box of every unit, whichever type. */
+  const boxes = $derived(
+    new Map(log.entries.flatMap((e): [string, Entry][] => (RECEIVED.is(e) ? [[e.subject.id, e]] : []))),
+  );
+  const newest = $derived(boxes.get(unit.unit.id) ?? null);
+  const checks = $derived(newest ? log.evidence.judgement(newest).checks : []);
+  const short = $derived(
+    checks.flatMap((c) => (c.id === 'proving.box-complete' && c.verdict === 'stop' ? c.working : [])),
+  );
+  const alike = $derived((released?.inverters ?? []).filter((u) => u.typeId === unit.unit.typeId));
+  const packing = $derived(released?.equipment.inverters.find((t) => t.id === unit.unit.typeId)?.body.packing ?? []);
+  /** All boxes of its type together: how many units they finish. */
+  const together = $derived.by(() => {
+    const items = alike.flatMap((u) => {
+      const box = boxes.get(u.id);
+      return box && RECEIVED.is(box) ? [box.values.items] : [];
+    });
+    return items.length ? { boxes: items.length, ...receiving(alike.length, packing, pooled(items)) } : null;
+  });
+  const noted = $derived(
+    log.entries.some((e) => e.kind === 'open-point' && e.subject.id === unit.unit.id && e.values['text'] === wanted),
+  );
+  const wanted = $derived(`${unit.unit.tag}, from its box: ${short.join('; ')}`);
+
+  const putOnPoints = () =>
+    log.add({
+      kind: 'open-point',
+      subject,
+      values: {
+        text: wanted.slice(0, 400),
+        severity: 'work',
+        owner: signOn.by || 'crew lead',
+        due: null,
+        closed: false,
+      },
+      corrects: null,
+      reason: null,
+    });
+</script>
+
+<section class="sheet p-3" aria-labelledby="received">
+  <h2 id="received">Box of {unit.unit.tag}</h2>
+  {#if released === null}
+    <p class="text-dim">
+      What comes is counted here against the packing list, with damage and serial. The crew builds from a release: none
+      is made yet.
+    </p>
+  {:else if packing.length === 0}
+    <p class="text-dim">
+      On the release that is built the sheet of {unit.type.name} has no packing list: type it under “Units as they hang” and
+      release the design.
+    </p>
+  {:else}
+    {#if together}
+      <p>
+        <b class="num">{together.unitsComplete} of {alike.length}</b> units of this type can be finished with the
+        <span class="num">{together.boxes}</span> boxes counted so far.
+      </p>
+    {/if}
+    {#if newest}
+      <p>
+        <span class="num">{when(newest.doneAt)}</span>
+        {lineOfEntry(newest)} by {newest.by}
+        <VerdictMark verdict={checks.length ? worstCheck(checks) : 'unknown'} />
+      </p>
+      {#each checks as check (check.id)}
+        <ul class="num text-sm">
+          {#each check.working as line (line)}<li>{line}</li>{/each}
+        </ul>
+      {/each}
+      {#if short.length}
+        {#if noted}<p class="text-sm">Stands on the open points.</p>{:else}
+          <button type="button" class="underline" onclick={putOnPoints}>Put it on the open points</button>
+        {/if}
+      {/if}
+    {/if}
+    <details class="mt-1" open={newest === null}>
+      <summary class="cursor-pointer">{newest ? 'Count again' : 'Count it'}</summary>
+      <EntryForm kind={RECEIVED} {subject} label="Record the box" />
+    </details>
+  {/if}
+</section>
