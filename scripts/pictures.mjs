@@ -41,6 +41,16 @@ const VIEWS = [
   ],
   ['ac', `${DEMO_SITE}/ac`, WIDE],
   ['bay', `${DEMO_SITE}/ac`, WIDE, (page) => toTop(page.getByRole('heading', { name: /^AC bay of/ }))],
+  [
+    'plan',
+    `${DEMO_SITE}/plan`,
+    WIDE,
+    async (page) => {
+      await page.getByRole('searchbox', { name: 'Find a length' }).fill('string 40');
+      await page.getByRole('button', { name: 'way' }).first().click();
+      await page.evaluate(() => scrollTo(0, 0));
+    },
+  ],
   ['mounting', `${DEMO_QUAY}/mounting`, WIDE, (page) => page.getByRole('button', { name: /^INV-01, / }).press('Enter')],
   ['links', `${DEMO_SITE}/links`, WIDE],
   ['energise', `${DEMO_SITE}/energise`, WIDE],

@@ -114,18 +114,19 @@ function terminalOf(impedance: Answer<LoadedRunImpedance>, survey: Survey, appar
   return terminalV === undefined ? lacking('a run that can carry this power') : known(terminalV);
 }
 
-/** Slack of an AC run over its way on the plan (common practice). */
+/** Slack of an AC run over its way on the plan, and what its ends take inside unit and board, m (common practice). */
 const RUN_SLACK = 1.05;
+const RUN_ENDS_M = 0.4 + 0.9;
 
 /** The way of a run over the plan, from the unit to the board; null while one of them is nowhere. */
 export function runWay(plan: Plan, inverter: SiteInverter, board: Board): Way | null {
   return inverter.position && board.position ? waysOf(plan).between('ac', inverter.position, board.position) : null;
 }
 
-/** Length of a run as the plan has it, m, with slack; null where the plan does not say. */
+/** Length of a run as the plan has it, m, with slack and ends; null where the plan does not say. */
 export function reckonedRunM(plan: Plan, inverter: SiteInverter, board: Board): number | null {
   const way = runWay(plan, inverter, board);
-  return way && RUN_SLACK * way.lengthM;
+  return way && RUN_SLACK * way.lengthM + RUN_ENDS_M;
 }
 
 /**

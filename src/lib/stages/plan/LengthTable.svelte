@@ -88,7 +88,7 @@
     </details>
   {/each}
   <p class="mt-1 text-sm text-dim">
-    Home runs with 10 % slack over their way, AC runs with 5 %, hops of the bus with 5 % and what both landed ends take
-    (common practice). A measured length goes before the plan.
+    Home runs with 10 % slack over their way, AC runs with 5 % and 1.3 m inside unit and board, hops of the bus with 5 %
+    and what both landed ends take (common practice). A measured length goes before the plan.
   </p>
 </section>

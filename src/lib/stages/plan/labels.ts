@@ -67,7 +67,7 @@ function places(thing: Thing, view: PlanView): Label[] {
   // Along a line: at the middle, then a quarter in, of each of its pieces.
   return points.slice(1).flatMap((b, i) => {
     const a = points[i] ?? b;
-    return [0.5, 0.25, 0.75].flatMap((t) => beside({ x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t }, 9));
+    return [0.5, 0.25, 0.75].flatMap((t) => beside({ x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t }, 12));
   });
 }
 
