@@ -7,6 +7,7 @@ import { plane, siteOf } from '../testing/examples';
 import { legalLayout } from '../strings/layout/legalLayout';
 import { withStrings } from '../strings/arrange';
 import type { Tray } from '../site/plan';
+import { trayLengthM } from '../site/plan';
 import type { SiteDesign } from '.';
 import { applyEdit, siteDesignSchema } from '.';
 import { assessSite } from './assess';
@@ -176,6 +177,7 @@ describe('lengths that the plan gives', () => {
     expect(first).toMatchObject({ fromM: null });
   });
 
+  it('of a tray is along its corners', () => expect(trayLengthM(SITE.plan.trays[0]!)).toBe(25));
   it('lie on the trays they run along', () => {
     expect(trayLoads(SITE, lengths).get('up')).toEqual({ dc: SITE.strings.length, ac: 0, bus: 0 });
   });

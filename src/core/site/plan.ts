@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { enumOf, partId, partName, quantity } from '../kernel/schema';
 import type { Flaw } from '../kernel/integrity';
 import { repeated } from '../kernel/integrity';
-import { positionSchema, wayM } from './position';
+import type { Position } from './position';
+import { positionSchema, straightM, wayM } from './position';
 
 /** The plan of the site: what stands there beside planes, units and board, and what cables lie on. Its frame is that of every position. */
 
@@ -26,6 +27,10 @@ export const traySchema = z.object({
     .meta({ description: 'Its corners, from end to end' }),
 });
 export type Tray = z.infer<typeof traySchema>;
+
+/** Length of a tray along its corners, m. */
+export const trayLengthM = ({ points }: Pick<Tray, 'points'>): number =>
+  points.slice(1).reduce((sum, b, i) => sum + straightM(points[i] as Position, b), 0);
 
 /** A room with upright walls along the axes of the plan; its lower left corner and its size. */
 export const roomSchema = z.object({

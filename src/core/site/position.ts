@@ -15,6 +15,9 @@ export function reckonedM(a: Position, b: Position): number | null {
   return way > 0 ? way : null;
 }
 
+/** Straight through the air between two places, m. */
+export const straightM = (a: Position, b: Position): number => Math.hypot(a.xM - b.xM, a.yM - b.yM, a.zM - b.zM);
+
 /** Way along walls and trays between two places, m: |Δx| + |Δy| + |Δz| (common practice: cable turns square corners). */
 export function wayM(a: Position, b: Position): number {
   return Math.abs(a.xM - b.xM) + Math.abs(a.yM - b.yM) + Math.abs(a.zM - b.zM);

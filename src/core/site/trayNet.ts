@@ -1,6 +1,6 @@
 import type { CableKind, Tray } from './plan';
 import type { Position } from './position';
-import { wayM } from './position';
+import { straightM, wayM } from './position';
 
 /** The trays that carry one kind of cable, as a net: corners and joints, and what lies between them. */
 
@@ -26,7 +26,6 @@ const at = ({ a, b }: Leg, t: number): Position => ({
   yM: between(a.yM, b.yM, t),
   zM: between(a.zM, b.zM, t),
 });
-const straightM = (a: Position, b: Position) => Math.hypot(a.xM - b.xM, a.yM - b.yM, a.zM - b.zM);
 const AXES = ['xM', 'yM', 'zM'] as const;
 
 /** Where a cable that turns square corners reaches a leg by the shortest way: the way is least at an end, or level with the point on one axis. */

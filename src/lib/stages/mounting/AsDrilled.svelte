@@ -1,11 +1,9 @@
 <script lang="ts">
-  import { worstCheck } from '$core/kernel/check';
   import type { HungUnit } from '$core/mounting/results';
   import { AS_DRILLED } from '$core/proving/kinds/asDrilled';
   import { useLog } from '$lib/client/logState.svelte';
-  import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import EntryForm from '$lib/ui/record/EntryForm.svelte';
-  import { lineOfEntry, when } from '$lib/ui/record/words';
+  import NewestEntry from '$lib/ui/record/NewestEntry.svelte';
 
   let { unit }: { unit: HungUnit } = $props();
   const log = useLog();
@@ -35,16 +33,7 @@
         On the release that is built {unit.unit.tag} hangs at {onRelease.xMm}, {onRelease.yMm} mm: that is what counts here.
       </p>{/if}
     {#if newest}
-      <p>
-        <span class="num">{when(newest.doneAt)}</span>
-        {lineOfEntry(newest)} by {newest.by}
-        <VerdictMark verdict={checks.length ? worstCheck(checks) : 'unknown'} />
-      </p>
-      {#each checks as check (check.id)}
-        <ul class="num text-sm">
-          {#each check.working as line (line)}<li>{line}</li>{/each}
-        </ul>
-      {/each}
+      <NewestEntry entry={newest} {checks} />
     {/if}
     <details class="mt-1" open={newest === null}>
       <summary class="cursor-pointer">{newest ? 'Measure again' : 'Measure them'}</summary>

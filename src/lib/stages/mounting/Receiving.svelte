@@ -1,14 +1,12 @@
 <script lang="ts">
-  import { worstCheck } from '$core/kernel/check';
   import { pooled, receiving } from '$core/mounting/receiving/receiving';
   import type { HungUnit } from '$core/mounting/results';
   import type { Entry } from '$core/proving/entry';
   import { RECEIVED } from '$core/proving/kinds/received';
   import { useLog } from '$lib/client/logState.svelte';
   import { signOn } from '$lib/client/signOn.svelte';
-  import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import EntryForm from '$lib/ui/record/EntryForm.svelte';
-  import { lineOfEntry, when } from '$lib/ui/record/words';
+  import NewestEntry from '$lib/ui/record/NewestEntry.svelte';
 
   let { unit }: { unit: HungUnit } = $props();
   const log = useLog();
@@ -74,16 +72,7 @@
       </p>
     {/if}
     {#if newest}
-      <p>
-        <span class="num">{when(newest.doneAt)}</span>
-        {lineOfEntry(newest)} by {newest.by}
-        <VerdictMark verdict={checks.length ? worstCheck(checks) : 'unknown'} />
-      </p>
-      {#each checks as check (check.id)}
-        <ul class="num text-sm">
-          {#each check.working as line (line)}<li>{line}</li>{/each}
-        </ul>
-      {/each}
+      <NewestEntry entry={newest} {checks} />
       {#if short.length}
         {#if noted}<p class="text-sm">Stands on the open points.</p>{:else}
           <button type="button" class="underline" onclick={putOnPoints}>Put it on the open points</button>

@@ -2,7 +2,7 @@
   import { trayLoads } from '$core/design/lengths';
   import { fixed } from '$core/kernel/quantity';
   import type { Tray } from '$core/site/plan';
-  import { CABLE_WORDS } from '$core/site/plan';
+  import { CABLE_WORDS, trayLengthM } from '$core/site/plan';
   import { useSite } from '$lib/client/siteState.svelte';
   import { emptyTray, trayForm, trayFromForm, trayToForm } from '$lib/schemas/planForms';
   import PartTable from '$lib/ui/PartTable.svelte';
@@ -21,11 +21,6 @@
     depthMm: null,
     points: [],
   });
-  const lengthM = ({ points }: Tray) =>
-    points.slice(1).reduce((sum, b, i) => {
-      const a = points[i];
-      return a ? sum + Math.hypot(b.xM - a.xM, b.yM - a.yM, b.zM - a.zM) : sum;
-    }, 0);
   const onIt = (id: string) => {
     const load = loads.get(id);
     const said = load
@@ -58,7 +53,7 @@
   {#snippet row(tray)}
     <th scope="row">{tray.label}</th>
     <td>{tray.carries.map((k) => CABLE_WORDS[k]).join(', ')}</td>
-    <td class="fig">{fixed(lengthM(tray), 1)} m</td>
+    <td class="fig">{fixed(trayLengthM(tray), 1)} m</td>
     <td class="fig">{tray.widthMm === null ? '?' : tray.widthMm} × {tray.depthMm === null ? '?' : tray.depthMm} mm</td>
     <td>{onIt(tray.id)}</td>
   {/snippet}
