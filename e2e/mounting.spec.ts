@@ -26,7 +26,7 @@ test('places are searched and taken over, a unit is moved by key and by pointer,
   await page.keyboard.press('ArrowLeft');
   await expect(page.getByText(`INV-02 at ${at - 50}, 500 mm`)).toBeVisible();
   for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowLeft');
-  await expect(page.getByRole('status')).toContainText(/:\s+stop/);
+  await expect(page.getByRole('status').filter({ hasText: 'Let go here' })).toContainText(/:\s+stop/);
   await page.keyboard.press('Escape');
   await expect(unit(page, 'INV-02')).toHaveAttribute('aria-label', before ?? '');
 
@@ -42,6 +42,15 @@ test('places are searched and taken over, a unit is moved by key and by pointer,
   await page.getByRole('link', { name: 'DXF' }).click();
   const dxf = await readFile((await (await waiting).path())!, 'utf8');
   expect(dxf).toContain('HOLES_BRACKET');
+  const a3 = (await page.getByRole('link', { name: 'A3' }).getAttribute('href')) ?? '';
+  expect((await request.get(a3)).headers()['content-type']).toBe('application/pdf');
+  expect((await request.get(a3.replace('A3', 'A5'))).status()).toBe(422);
+
+  // Screw by screw: crosswise, pass after pass.
+  const turns = page.getByRole('region', { name: /^Tightening INV-02/ });
+  await expect(turns.getByRole('status')).toContainText(/Pass 1 of 4, 30 % of the torque:\s+hole B1/);
+  await turns.getByRole('button', { name: 'Next screw' }).click();
+  await expect(turns.getByRole('status')).toContainText(/hole B4/);
 
   await unit(page, 'INV-02').scrollIntoViewIfNeeded();
   const box = (await unit(page, 'INV-02').boundingBox())!;

@@ -120,6 +120,19 @@ test('a thing is moved by key and by pointer, what changes is said before it is 
   await expect(page).toHaveURL(/\/mounting\?at=inv-3/);
 });
 
+test('a site that came as a file says that the picture behind its plan is not there', async ({ page, request }) => {
+  const site = await demoSite(request, 'brekkesund-fish-hall');
+  const backdrop = { id: 'a'.repeat(64), name: 'gone.png', widthM: 30, heightM: 20, xM: 0, yM: 0 };
+  const edit = { kind: 'plan', northDeg: 20, levels: [], backdrop };
+  const made = await request.post(`/api/v1/sites/${site}/edits`, {
+    data: { revision: 1, edit, id: crypto.randomUUID() },
+  });
+  expect(made.status()).toBe(200);
+  await open(page, `/sites/${site}/plan`);
+  await expect(page.getByText('“gone.png” is not kept here: load it again')).toBeVisible();
+  await expect(sheet(page).getByRole('img', { name: 'North, 20° from straight up' })).toBeVisible();
+});
+
 test('a length shows its way, and a place is typed', async ({ page, request }) => {
   const site = await demoSite(request);
   await open(page, `/sites/${site}/plan`);

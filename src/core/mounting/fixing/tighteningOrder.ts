@@ -2,6 +2,8 @@
 
 export const PASSES_PERCENT = [30, 70, 100] as const;
 const MOST_SCREWS = 200;
+/** After the passes: once round at the whole torque, in turn. */
+const ROUND_PERCENT = 100;
 
 function requireCount(n: number): void {
   if (!(Number.isInteger(n) && n >= 1 && n <= MOST_SCREWS))
@@ -64,4 +66,36 @@ export function plateOrder(points: readonly ScrewPoint[]): number[] {
     }
     return order;
   });
+}
+
+export interface TighteningStep {
+  /** From 1; the last one is the round. */
+  readonly pass: number;
+  /** Of the whole torque. */
+  readonly percent: number;
+  readonly round: boolean;
+  /** Number of the screw, from 1. */
+  readonly screw: number;
+}
+
+/** Every turn of the wrench over a plate, one after the other: the passes crosswise, then once round, clockwise from the upper left. */
+export function tighteningSteps(points: readonly ScrewPoint[]): TighteningStep[] {
+  const crosswise = plateOrder(points);
+  const passes = PASSES_PERCENT.flatMap((percent, i) =>
+    crosswise.map((screw): TighteningStep => ({ pass: i + 1, percent, round: false, screw })),
+  );
+  const last = { pass: PASSES_PERCENT.length + 1, percent: ROUND_PERCENT, round: true };
+  return [...passes, ...clockwise(points).map((screw) => ({ ...last, screw }))];
+}
+
+/** Screws in turn, clockwise round their middle from the upper left, by number from 1. */
+function clockwise(points: readonly ScrewPoint[]): number[] {
+  const [xs, ys] = [points.map((p) => p.xMm), points.map((p) => p.yMm)];
+  const middle = { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: (Math.min(...ys) + Math.max(...ys)) / 2 };
+  /** 0 straight left, rising clockwise. */
+  const turn = (p: ScrewPoint) => (Math.atan2(p.yMm - middle.y, middle.x - p.xMm) + 2 * Math.PI) % (2 * Math.PI);
+  return points
+    .map((p, i) => ({ number: i + 1, at: turn(p) }))
+    .sort((a, b) => a.at - b.at || a.number - b.number)
+    .map((s) => s.number);
 }

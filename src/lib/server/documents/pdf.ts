@@ -12,6 +12,9 @@ const INK = '#1f1b16';
 const DIM = '#5d564b';
 const RULE = '#c9bda7';
 
+/** A4 upright, or A3 on its side. */
+export type Paper = 'A4' | 'A3';
+
 export interface Column {
   readonly title: string;
   /** Share of the width; shares need not sum to 1. */
@@ -43,10 +46,12 @@ export class Sheets {
   readonly #root: Struct;
   readonly #footer: string;
 
-  constructor(info: { title: string; subject: string; footer: string }) {
+  constructor(info: { title: string; subject: string; footer: string; paper?: Paper }) {
     this.#footer = info.footer;
     this.#doc = new PDFDocument({
-      size: 'A4',
+      size: info.paper ?? 'A4',
+      // The larger sheet lies on its side: what it is for is wide.
+      layout: info.paper === 'A3' ? 'landscape' : 'portrait',
       margins: { top: MARGIN, left: MARGIN, right: MARGIN, bottom: MARGIN + 18 },
       bufferPages: true,
       info: { Title: info.title, Subject: info.subject, Creator: 'Bolt Yard' },

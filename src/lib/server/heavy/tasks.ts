@@ -1,6 +1,7 @@
 import { setPriority } from 'node:os';
 import { assessSite } from '$core/design/assess';
 import { handOverPack } from '../documents/handOverPack';
+import type { Paper } from '../documents/pdf';
 import { documentOf, textOf } from '../api/document';
 import { CALCULATIONS } from '../api/calculations';
 import { connect } from '../db/client';
@@ -69,8 +70,14 @@ export const writeStringList = ({ siteId, as }: { siteId: string; as: 'csv' | 'x
     return { site: design.survey.name, body: as === 'csv' ? listAsCsv(design) : await listAsXlsx(design) };
   });
 
-export const writeWallFile = ({ siteId, wallId, as }: { siteId: string; wallId: string; as: WallFileKind }) =>
-  outcome(() => wallFile(context(), siteId, wallId, as));
+interface WallFile {
+  readonly siteId: string;
+  readonly wallId: string;
+  readonly as: WallFileKind;
+  readonly paper?: Paper;
+}
+export const writeWallFile = ({ siteId, wallId, as, paper }: WallFile) =>
+  outcome(() => wallFile(context(), siteId, wallId, as, paper));
 
 export const giveProject = ({ siteId }: { siteId: string }): Promise<Outcome<Uint8Array<ArrayBuffer>>> =>
   outcome(async () => Buffer.from(JSON.stringify(await exportProject(context(), siteId))));

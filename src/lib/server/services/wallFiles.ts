@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { mountingResults } from '$core/mounting/results';
 import { setOutSheet } from '$core/mounting/setOut/setOutSheet';
 import { wallDxf } from '../documents/wall/wallDxf';
+import type { Paper } from '../documents/pdf';
 import type { WallOnPaper } from '../documents/wall/wallOnPaper';
 import { wallSheet } from '../documents/wall/wallSheet';
 import { Problem } from '../problem';
@@ -22,11 +23,11 @@ async function wallOnPaper(context: Context, siteId: string, wallId: string): Pr
   return { site: design.survey.name, state: `revision ${revision}`, wall, hung, sheet: setOutSheet(hung) };
 }
 
-/** The set-out of a wall as a file: PDF to scale, DXF in millimetres, or CSV. */
-export async function wallFile(context: Context, siteId: string, wallId: string, as: WallFileKind) {
+/** The set-out of a wall as a file: PDF to scale on paper of a size, DXF in millimetres, or CSV. */
+export async function wallFile(context: Context, siteId: string, wallId: string, as: WallFileKind, size: Paper = 'A4') {
   const paper = await wallOnPaper(context, siteId, wallId);
   const name = `${paper.site} ${paper.wall.label} set-out`;
-  if (as === 'pdf') return { name, body: await wallSheet(paper, context.now()) };
+  if (as === 'pdf') return { name, body: await wallSheet(paper, context.now(), size) };
   return { name, body: as === 'dxf' ? wallDxf(paper) : setOutCsv(paper) };
 }
 

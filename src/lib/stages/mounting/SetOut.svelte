@@ -20,7 +20,8 @@
     <h2 id="set-out" class="mr-auto">Set-out of {wall.label}</h2>
     {#if sheet.holes.length}
       <nav class="no-print flex gap-3" aria-label="Set-out as a file">
-        <a class="border border-ink px-3 py-1" href="{file}.pdf" download>PDF to scale</a>
+        <a class="border border-ink px-3 py-1" href="{file}.pdf" download>PDF to scale, A4</a>
+        <a class="border border-ink px-3 py-1" href="{file}.pdf?paper=A3" download>A3</a>
         <a class="border border-ink px-3 py-1" href="{file}.dxf" download>DXF</a>
         <a class="border border-ink px-3 py-1" href="{file}.csv" download>CSV</a>
       </nav>

@@ -22,6 +22,8 @@
   let height = $state(0);
   const view = $derived(plan.view);
   const backdrop = $derived(plan.design.plan.backdrop);
+  /** The picture that was asked for and is not there: a site that came as a file has none. */
+  let gone = $state('');
   const barM = $derived(scaleBarM(view.k, 140));
   const gridM = $derived(scaleBarM(view.k, 90));
   const lines = $derived.by(() => {
@@ -155,7 +157,8 @@
         width={backdrop.widthM * view.k}
         height={backdrop.heightM * view.k}
         preserveAspectRatio="none"
-        opacity="0.45"><title>{backdrop.name}, to trace over</title></image
+        opacity="0.45"
+        onerror={() => (gone = backdrop.id)}><title>{backdrop.name}, to trace over</title></image
       >{/if}
     <g stroke="var(--color-rule)" stroke-width="0.6" opacity="0.7">
       {#each lines.xs as x (x)}{@const at = toScreen(view, { xM: x, yM: 0 }).x}<path d="M{at} 0V{height}" />{/each}
@@ -234,6 +237,9 @@
     >
   </div>
 </div>
+{#if backdrop && gone === backdrop.id}<p class="text-sm text-tight">
+    “{backdrop.name}” is not kept here: load it again under “To trace over”.
+  </p>{/if}
 <p class="text-sm text-dim">
   Grid {gridM} m. Drag a thing, or move it with the arrows ({fixed(STEP_M, 1)} m, with Shift {fixed(FINE_M, 2)} m); Enter
   lets go, Escape takes back. Ctrl and the wheel bring the plan nearer.

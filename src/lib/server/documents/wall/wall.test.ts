@@ -97,6 +97,18 @@ describe('a wall on paper', () => {
       tiles: [0, 1, 2, 3, 4, 5].map((i) => ({ fromMm: 8900 * i, toMm: Math.min(46_000, 8900 * (i + 1)) })),
     });
     expect(tilesOf(8000, 12_000).scale).toBe(100);
+    expect(tilesOf(8000, 3000, 'A3')).toMatchObject({ scale: 25, tiles: [{ toMm: 8000 }] });
+    expect(tilesOf(46_000, 3600, 'A3').tiles).toHaveLength(3);
+  });
+  it('on A3 lies on its side, and keeps its scale: 320 mm wide at 1 : 25', async () => {
+    const pdf = await wallSheet(paper, new Date('2026-05-04T08:00:00Z'), 'A3');
+    // ISO 216: 420 × 297 mm.
+    const [, width = 0, height = 0] = (/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/.exec(pdf.toString('latin1')) ?? []).map(
+      Number,
+    );
+    expect([width, height].map((pt) => Math.round((pt * 25.4) / 72))).toEqual([420, 297]);
+    const widths = [...drawn(pdf).matchAll(/(-?[\d.]+) (-?[\d.]+) ([\d.]+) ([\d.]+) re/g)].map((m) => Number(m[3]));
+    expect(widths.some((w) => Math.abs((w * 25.4) / 72 - 320) < 0.01)).toBe(true);
   });
   it('is drawn to its scale: the wall 160 mm wide at 1 : 50, a bar of 100 mm beside it', async () => {
     const text = drawn(await wallSheet(paper, new Date('2026-05-04T08:00:00Z')));

@@ -2,7 +2,7 @@ import { obstructionsOf } from '$core/mounting/clearances';
 import { PASSES_PERCENT } from '$core/mounting/fixing/tighteningOrder';
 import { LEVEL_MM, SET_OUT_TOLERANCE } from '$core/mounting/setOut/setOutSheet';
 import { fixed } from '$core/kernel/quantity';
-import type { Pen } from '../pdf';
+import type { Paper, Pen } from '../pdf';
 import { Sheets } from '../pdf';
 import type { WallOnPaper } from './wallOnPaper';
 
@@ -10,8 +10,11 @@ import type { WallOnPaper } from './wallOnPaper';
 const PT_MM = 72 / 25.4;
 /** Scales of a drawing, 1 : so much; the first at which the wall stands on one sheet, else the last, in tiles. */
 const SCALES = [10, 20, 25, 50];
-/** Paper that a drawing takes, mm: width, and most of the height. */
-const PAPER_MM = { width: 178, height: 200 };
+/** What a drawing takes of its paper, mm: the width, and most of the height under title and heading. */
+const PAPERS_MM: Readonly<Record<Paper, { readonly width: number; readonly height: number }>> = {
+  A4: { width: 178, height: 200 },
+  A3: { width: 388, height: 190 },
+};
 /** Length of the bar that shows whether the printer kept the scale, mm of paper. */
 const BAR_MM = 100;
 /** Room under a drawing for its dimensions and the bar, mm of paper. */
@@ -26,11 +29,13 @@ interface Tile {
 export function tilesOf(
   widthMm: number,
   heightMm: number,
+  paper: Paper = 'A4',
 ): { readonly scale: number; readonly tiles: readonly Tile[] } {
-  const fits = (scale: number) => widthMm / scale <= PAPER_MM.width && heightMm / scale <= PAPER_MM.height;
-  const high = SCALES.filter((s) => heightMm / s <= PAPER_MM.height);
-  const scale = SCALES.find(fits) ?? high.at(-1) ?? Math.ceil(heightMm / PAPER_MM.height / 50) * 50;
-  const each = PAPER_MM.width * scale;
+  const room = PAPERS_MM[paper];
+  const fits = (scale: number) => widthMm / scale <= room.width && heightMm / scale <= room.height;
+  const high = SCALES.filter((s) => heightMm / s <= room.height);
+  const scale = SCALES.find(fits) ?? high.at(-1) ?? Math.ceil(heightMm / room.height / 50) * 50;
+  const each = room.width * scale;
   const count = Math.ceil(widthMm / each);
   return {
     scale,
@@ -39,17 +44,18 @@ export function tilesOf(
 }
 
 /** The sheet that goes to the wall: drawing to scale, every hole in running dimensions, what checks them, the order of tightening. */
-export async function wallSheet(w: WallOnPaper, madeAt = new Date()): Promise<Buffer> {
+export async function wallSheet(w: WallOnPaper, madeAt = new Date(), paper: Paper = 'A4'): Promise<Buffer> {
   const { wall, hung, sheet } = w;
   const made = madeAt.toISOString().slice(0, 16).replace('T', ' ');
   const sheets = new Sheets({
     title: `Set-out ${wall.label}`,
     subject: 'Set-out of a wall',
+    paper,
     footer: `${w.site} · ${wall.label} · ${w.state} · made ${made} UTC · Bolt Yard`,
   });
   sheets.title(wall.label, `${w.site} · set-out · ${w.state}`);
   const bore = wall.anchorHoleMm === null ? 'by the anchor' : `${wall.anchorHoleMm} × ${wall.anchorDepthMm ?? '–'}`;
-  const { scale, tiles } = tilesOf(wall.widthMm, wall.heightMm);
+  const { scale, tiles } = tilesOf(wall.widthMm, wall.heightMm, paper);
   for (const tile of tiles) {
     const part = tiles.length > 1 ? `, ${fixed(tile.fromMm, 0)} to ${fixed(tile.toMm, 0)} mm` : '';
     sheets.heading(`Seen from the front, 1 : ${scale}${part}`);

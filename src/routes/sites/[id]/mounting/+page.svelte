@@ -8,6 +8,7 @@
   import LiftCard from '$lib/stages/mounting/LiftCard.svelte';
   import Receiving from '$lib/stages/mounting/Receiving.svelte';
   import SetOut from '$lib/stages/mounting/SetOut.svelte';
+  import Tightening from '$lib/stages/mounting/Tightening.svelte';
   import WallPanel from '$lib/stages/mounting/WallPanel.svelte';
   import WallSearch from '$lib/stages/mounting/WallSearch.svelte';
   import WallTable from '$lib/stages/mounting/WallTable.svelte';
@@ -50,7 +51,10 @@
       <WallSearch {wall} {results} />
       {#if unit && unit.wall === wall}<LiftCard {unit} {checks} />{/if}
       <SetOut {wall} hung={onWall} />
-      {#if unit && unit.wall === wall}<Receiving {unit} /><AsDrilled {unit} />{/if}
+      {#if unit && unit.wall === wall}<Receiving {unit} /><AsDrilled {unit} />{#key unit.unit.id}<Tightening
+            {unit}
+            {onWall}
+          />{/key}{/if}
     {/if}
     <WallTable {results} onpick={(id) => (wallId = id)} />
     <BodyTable />
