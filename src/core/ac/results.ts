@@ -115,8 +115,8 @@ function terminalOf(impedance: Answer<LoadedRunImpedance>, survey: Survey, appar
 }
 
 /** Slack of an AC run over its way on the plan, and what its ends take inside unit and board, m (common practice). */
-const RUN_SLACK = 1.05;
-const RUN_ENDS_M = 0.4 + 0.9;
+export const RUN_SLACK = 1.05;
+export const RUN_ENDS_M = 0.4 + 0.9;
 
 /** The way of a run over the plan, from the unit to the board; null while one of them is nowhere. */
 export function runWay(plan: Plan, inverter: SiteInverter, board: Board): Way | null {

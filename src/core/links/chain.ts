@@ -5,7 +5,7 @@ import { waysOf } from '../site/way';
 import type { ChainDevice, LinksDesign } from './part';
 
 /** Slack of a cable laid by hand, share of the route (common practice). */
-const SLACK = 0.05;
+export const HOP_SLACK = 0.05;
 
 /**
  * Longest RS-485 chain at a bit rate, m: min(1200, 1e8/rate).
@@ -17,7 +17,7 @@ export function lengthLimitM(bitRate: number): number {
 }
 
 /** Cable of one hop, m: (1 + σ)·route + what both landed ends take. Lengths in m; σ 0…0.5 (RangeError outside). Common practice. */
-export function hopCableM(route: number, entryFromM: number, entryToM: number, slack = SLACK): number {
+export function hopCableM(route: number, entryFromM: number, entryToM: number, slack = HOP_SLACK): number {
   requireWithin('slack', slack, 0, 0.5);
   return (1 + slack) * route + entryFromM + entryToM;
 }

@@ -1,11 +1,15 @@
 <script lang="ts">
+  import { RUN_ENDS_M, RUN_SLACK } from '$core/ac/results';
   import type { PlanLength } from '$core/design/lengths';
   import { fixed } from '$core/kernel/quantity';
+  import { HOP_SLACK } from '$core/links/chain';
   import type { CableKind } from '$core/site/plan';
   import { CABLE_KINDS, CABLE_WORDS } from '$core/site/plan';
+  import { HOME_RUN_SLACK } from '$core/strings/homeRun';
   import type { PlanState } from './planState.svelte';
 
   let { plan }: { plan: PlanState } = $props();
+  const percent = (share: number) => `${fixed(100 * share, 0)} %`;
   let find = $state('');
   /** Kinds that were opened or closed by hand. */
   const opened = $state<Partial<Record<CableKind, boolean>>>({});
@@ -88,7 +92,10 @@
     </details>
   {/each}
   <p class="mt-1 text-sm text-dim">
-    Home runs with 10 % slack over their way, AC runs with 5 % and 1.3 m inside unit and board, hops of the bus with 5 %
-    and what both landed ends take (common practice). A measured length goes before the plan.
+    Home runs with {percent(HOME_RUN_SLACK - 1)} slack over their way, AC runs with {percent(RUN_SLACK - 1)} and {fixed(
+      RUN_ENDS_M,
+      1,
+    )} m inside unit and board, hops of the bus with {percent(HOP_SLACK)} and what both landed ends take (common practice).
+    A measured length goes before the plan.
   </p>
 </section>
