@@ -12,6 +12,7 @@ import { withChainNumbered } from '../src/core/links/edits';
 import { newDevice } from '../src/core/links/part';
 import { withInverter, withInverterType, withModuleType, withPlane } from '../src/core/testing/edits';
 import { withHung, withWall } from '../src/core/mounting/edits';
+import { BLANK_LIFT } from '../src/core/mounting/lift/liftWay';
 import type { Wall } from '../src/core/mounting/part';
 import { newWall } from '../src/core/mounting/part';
 import { withRun } from '../src/core/ac/edits';
@@ -114,6 +115,8 @@ const bodyOf = (widthMm: number, heightMm: number, depthMm: number, keptMm: numb
   soundDb: 62,
   flatAllowed: false,
   gearOnly: false,
+  eyeThread: widthMm > 800 ? 'M8' : null,
+  eyeSpacingMm: widthMm > 800 ? 700 : null,
   handles: [
     { xMm: 0, yMm: 100 },
     { xMm: widthMm, yMm: 100 },
@@ -544,6 +547,17 @@ function onRinkWall(d: SiteDesign): SiteDesign {
     anchorHoleMm: 13,
     anchorDepthMm: 65,
     origin: { xM: 6, yM: 0.4, zM: 0.7 },
+    lift: {
+      ...BLANK_LIFT,
+      by: 'lift table',
+      people: 2,
+      stairsDeg: 0,
+      onWheels: true,
+      trolleyKg: 62,
+      wheels: 4,
+      wheelMm2: 1250,
+      floorKpa: 1500,
+    },
     obstructions: [
       { id: 'gate', kind: 'door or window', xMm: 42_300, yMm: 0, widthMm: 2400, heightMm: 2600, marginMm: null },
       {
@@ -579,6 +593,20 @@ const QUAY_WALL: Wall = {
   trayMm: 400,
   boardXMm: 7800,
   boardYMm: 1500,
+  lift: {
+    ...BLANK_LIFT,
+    by: 'hoist',
+    people: 2,
+    slung: 'eye bolts',
+    hookMm: 450,
+    rope: 'textile',
+    breakingKn: 7,
+    riggingKg: 8,
+    ratedKg: 125,
+    pulley: false,
+    stairsDeg: 0,
+    onWheels: false,
+  },
   obstructions: [
     { id: 'door', kind: 'door or window', xMm: 4600, yMm: 0, widthMm: 1000, heightMm: 2100, marginMm: null },
     { id: 'pipe', kind: 'pipe or conduit to 120 mm', xMm: 2300, yMm: 0, widthMm: 100, heightMm: 3000, marginMm: null },
@@ -683,6 +711,21 @@ function rinkRecord(d: SiteDesign): Entry[] {
   for (const unit of d.inverters) {
     const { id } = unit;
     const serial = `${unit.tag}-26${Math.floor(1000 + 9000 * random())}`;
+    crew.add(
+      'lift',
+      { scope: 'inverter', id },
+      {
+        by: 'lift table',
+        people: 2,
+        gustMs: round(1 + 3 * random()),
+        wayFree: true,
+        nobodyBelow: true,
+        gearSeen: true,
+        handlesReady: true,
+        accepted: '',
+      },
+      { ...AS.lead, minutes: 0.5 },
+    );
     crew.prove('I-MOUNT', id, { ...AS.lead, minutes: 0.5, values: { serial } });
     measure('I-PE', id);
     measure('I-ACIR', id, { megohm: Math.round(120 + 300 * random()) });

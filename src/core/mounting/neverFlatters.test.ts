@@ -24,6 +24,12 @@ const body =
     return value === null ? null : { body: { ...t.body, [field]: Math.min(3000, value) } };
   };
 
+/** A figure moved by up to so much, no farther than where its range ends. */
+const moved = (value: number, by: number, end: number, x: () => number): number => {
+  const to = value + by * x();
+  return by < 0 ? Math.max(Math.min(value, end), to) : Math.min(Math.max(value, end), to);
+};
+
 describe('mounting', () =>
   neverFlatters(mounting, {
     designOf: (seed) => withRandomWalls(randomDesign(seed, { inverters: 4, trackers: 2 }), seed),
@@ -68,15 +74,62 @@ describe('mounting', () =>
       worseWall('a wider obstruction', ['mounting.obstructions'], ({ obstructions: [first, ...rest] }, x) =>
         first ? { obstructions: [{ ...first, widthMm: first.widthMm + 3000 * x() }, ...rest] } : null,
       ),
+      ...(
+        [
+          ['fewer people', ['mounting.people'], 'people', -2, 1],
+          ['a smaller hoist', ['mounting.hoist'], 'ratedKg', -150, 1],
+          ['more rigging', ['mounting.hoist', 'mounting.beam'], 'riggingKg', 60, 500],
+          ['a weaker beam', ['mounting.beam'], 'beamKn', -4, 0.1],
+          ['weaker legs', ['mounting.slings'], 'breakingKn', -12, 0.1],
+          ['legs that lean more', ['mounting.slings'], 'leanDeg', 40, 60],
+          ['a lower hook', ['mounting.slings', 'mounting.eye-bolts'], 'hookMm', -1000, 50],
+          ['a heavier trolley', ['mounting.floor-load'], 'trolleyKg', 200, 1000],
+          ['less under a wheel', ['mounting.floor-load'], 'wheelMm2', -900, 10],
+          ['a weaker floor', ['mounting.floor-load'], 'floorKpa', -900, 0.1],
+        ] as const
+      ).map(([what, rules, field, by, end]) =>
+        worseWall(what, rules, ({ lift }, x) =>
+          only('lift', lift[field] === null ? null : { ...lift, [field]: moved(lift[field], by, end, x) }),
+        ),
+      ),
+      ...(
+        [
+          ['a stronger gust', ['mounting.ballast', 'mounting.roof-load'], 'gustMs', 40, 90],
+          ['more for the wind to meet', ['mounting.ballast', 'mounting.roof-load'], 'areaM2', 3, 500],
+          ['a nearer tipping edge', ['mounting.ballast'], 'tipArmM', -0.4, 0.01],
+          ['a steeper roof', ['mounting.ballast'], 'slopeDeg', 20, 30],
+          ['less ballast', ['mounting.ballast'], 'ballastKg', -300, 0],
+          ['smaller feet', ['mounting.roof-load'], 'footWidthMm', -200, 10],
+          ['a weaker roof', ['mounting.roof-load'], 'roofKpa', -120, 0.1],
+        ] as const
+      ).map(([what, rules, field, by, end]) =>
+        worseWall(what, rules, ({ stand }, x) =>
+          only('stand', stand[field] === null ? null : { ...stand, [field]: moved(stand[field], by, end, x) }),
+        ),
+      ),
       worseHung('a lower place', ['mounting.floor', 'mounting.public-reach'], (h, x) => ({ yMm: h.yMm * x() })),
-      worseHung('a higher place', ['mounting.top', 'mounting.crew'], (h, x) => ({ yMm: h.yMm + 2000 * x() })),
+      worseHung('a higher place', ['mounting.top', 'mounting.crew', 'mounting.people'], (h, x) => ({
+        yMm: h.yMm + 2000 * x(),
+      })),
       worseType('a larger gap beside it', ['mounting.neighbours'], body('besideMm', 900)),
       worseType('a larger gap over it', ['mounting.neighbours'], body('stackedMm', 900)),
       worseType('more asked for in front', ['mounting.front'], body('frontMm', 2000)),
       worseType('more kept free beside it', ['mounting.ends', 'mounting.obstructions'], body('rightMm', 900)),
       worseType('more kept free over it', ['mounting.ends', 'mounting.obstructions'], body('topMm', 900)),
-      worseType('a heavier unit', ['mounting.handles', 'mounting.crew', 'mounting.anchors'], (t, x) =>
-        only('massKg', t.massKg === null ? null : Math.min(400, t.massKg * (1 + x()))),
+      worseType(
+        'a heavier unit',
+        [
+          'mounting.handles',
+          'mounting.crew',
+          'mounting.people',
+          'mounting.anchors',
+          'mounting.slings',
+          'mounting.eye-bolts',
+          'mounting.hoist',
+          'mounting.beam',
+          'mounting.floor-load',
+        ],
+        (t, x) => only('massKg', t.massKg === null ? null : Math.min(400, t.massKg * (1 + x()))),
       ),
       worseRoom('less air moved', ['mounting.derating'], (r, x) => only('airM3h', shrunk(r.airM3h, 0.1, x))),
       worseRoom('warmer air that comes in', ['mounting.derating'], (r, x) =>

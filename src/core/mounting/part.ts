@@ -5,6 +5,8 @@ import { dangling, repeated } from '../kernel/integrity';
 import { enumOf, partId, partName, quantity } from '../kernel/schema';
 import type { Base } from '../site/base';
 import { positionSchema } from '../site/position';
+import { BLANK_STAND, standSchema } from './fixing/frameStand';
+import { BLANK_LIFT, liftWaySchema } from './lift/liftWay';
 import { OBSTRUCTION_KINDS } from './tables/obstructions';
 import type { ObstructionKind } from './tables/obstructions';
 import { GAP_SCHOOLS } from './wall/problem';
@@ -71,6 +73,9 @@ export const wallSchema = z.object({
   anchorDepthMm: mm(10, 500, 'Depth of that hole').nullable(),
   /** Its lower left corner on the site; null: the units on it keep the places they were given. */
   origin: positionSchema.nullable(),
+  lift: liftWaySchema.default(BLANK_LIFT),
+  /** Of a frame alone. */
+  stand: standSchema.default(BLANK_STAND),
   obstructions: z.array(obstructionSchema).max(100).meta({ description: 'Obstructions' }),
 });
 export type Wall = z.infer<typeof wallSchema>;
@@ -127,6 +132,8 @@ export const newWall = (id: string, label: string, widthMm: number, heightMm: nu
   anchorHoleMm: null,
   anchorDepthMm: null,
   origin: null,
+  lift: BLANK_LIFT,
+  stand: BLANK_STAND,
   obstructions: [],
 });
 

@@ -24,8 +24,16 @@ export interface HungUnit {
   readonly air: Answer<UnitAir>;
 }
 
+/** A frame with what hangs on it. */
+export interface LoadedFrame {
+  readonly wall: Wall;
+  readonly types: readonly InverterType[];
+}
+
 export interface MountingResult {
   readonly hung: readonly HungUnit[];
+  /** Frames that carry something. */
+  readonly frames: readonly LoadedFrame[];
   /** Units that hang on no wall. */
   readonly unplaced: readonly SiteInverter[];
 }
@@ -46,6 +54,10 @@ export function mountingResults(design: MountingDesign): MountingResult {
   const placed = new Set(alone.map((h) => h.unit.id));
   return {
     hung: alone.map((h) => ({ ...h, others: alone.filter((o) => o !== h && o.wall === h.wall) })),
+    frames: design.walls
+      .filter((w) => w.kind === 'frame')
+      .map((wall) => ({ wall, types: alone.filter((h) => h.wall === wall).map((h) => h.type) }))
+      .filter((f) => f.types.length > 0),
     unplaced: design.inverters.filter((u) => !placed.has(u.id)),
   };
 }

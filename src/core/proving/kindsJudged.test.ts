@@ -4,6 +4,8 @@ import { withRun } from '../ac/edits';
 import type { SiteDesign } from '../design';
 import type { Instrument } from '../equipment/instrument';
 import type { Check } from '../kernel/check';
+import type { LiftWay } from '../mounting/lift/liftWay';
+import { BLANK_LIFT } from '../mounting/lift/liftWay';
 import { lineOf } from '../site/line';
 import { Crew, INSTRUMENTS, healthy } from '../testing/crew';
 import type { Over } from '../testing/crew';
@@ -421,5 +423,53 @@ describe('the rest', () => {
     expect(says(judged('meter', SITE, { change2Kw: -17 }))).toEqual(['S-METER fail']);
     const until = (validUntil: string) => says(judged('permission', SITE, { validUntil }))[0];
     expect([until('2026-05-04'), until('2026-05-03')]).toEqual(['S-PTO pass', 'S-PTO null']);
+  });
+});
+
+describe('a lift', () => {
+  const way = { ...BLANK_LIFT, by: 'lift table', people: 2, stairsDeg: 0, onWheels: false } as const;
+  const on = (lift: Partial<LiftWay> = {}): SiteDesign => ({
+    ...twoUnits,
+    walls: twoUnits.walls.map((w) => ({ ...w, lift: { ...way, ...lift } })),
+  });
+  it('goes where the plan of the release holds, by the means at hand and not by those once planned', () => {
+    expect(odd(judged('lift', UNIT, {}, { design: on() }))).toEqual([]);
+    expect(odd(judged('lift', UNIT, {}, { design: on({ by: 'hoist', people: 1 }) }))).toEqual([]);
+    // By hoist instead of the table that was planned: nobody knows the hoist.
+    expect(told(judged('lift', UNIT, { by: 'hoist' }, { design: on() }), 'lift-accepted')[0]).toMatch(
+      /^Missing: an answer to “Load where the hoist hangs”/,
+    );
+    expect(odd(judged('lift', UNIT, { people: 1 }, { design: on() }))).toEqual([
+      'proving.lift-accepted stop',
+      'mounting.people stop',
+    ]);
+  });
+  it('by hand is accepted by the lead with a reason, and not without', () => {
+    const byHand = (accepted: string) => odd(judged('lift', UNIT, { by: 'hand', accepted }, { design: on() }));
+    expect(byHand('')).toEqual(['proving.lift-accepted stop', 'mounting.handles tight', 'mounting.people tight']);
+    expect(byHand('one unit only, four used to it')).toEqual([
+      'proving.lift-accepted tight',
+      'mounting.handles tight',
+      'mounting.people tight',
+    ]);
+    const heavy = { ...on(), equipment: type({ massKg: 110 }).equipment };
+    expect(odd(judged('lift', UNIT, { by: 'hand', people: 3, accepted: 'so' }, { design: heavy }))).toContain(
+      'mounting.handles stop',
+    );
+    expect(odd(judged('lift', UNIT, { people: 3 }, { design: heavy }))).toEqual([]);
+  });
+  it('of a unit that hangs nowhere is not known; of none it says nothing', () => {
+    const nowhere = { ...on(), hung: [] };
+    expect(told(judged('lift', UNIT, {}, { design: nowhere }), 'lift-accepted')).toEqual([
+      'Missing: a wall that it hangs on',
+    ]);
+    expect(judged('lift', { scope: 'inverter', id: 'inv-9' }, {}, { design: on() })).toEqual({ checks: [], says: [] });
+    expect(kindNamed('lift').form?.(nowhere, UNIT)).toBeNull();
+    expect(kindNamed('lift').form?.(on(), UNIT)?.blank).toMatchObject({ by: 'lift table', people: null, gustMs: null });
+  });
+  it('is written with what was accepted', () => {
+    const values = { ...healthy('lift', twoUnits, UNIT), accepted: 'short way' };
+    expect(kindNamed('lift').line(values as never)).toBe('by lift table, 2 people, gusts 3 m/s; accepted: short way');
+    expect(kindNamed('lift').printed?.row(values as never)).toEqual(['lift table', '2', '3', 'short way']);
   });
 });

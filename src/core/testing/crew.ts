@@ -166,6 +166,17 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
         carrierTold: false,
         items: (on?.type.body.packing ?? []).map(({ item, perUnit }) => ({ item, got: perUnit, damaged: 0 })),
       };
+    case 'lift':
+      return {
+        by: 'lift table',
+        people: 2,
+        gustMs: 3,
+        wayFree: true,
+        nobodyBelow: true,
+        gearSeen: true,
+        handlesReady: true,
+        accepted: '',
+      };
     case 'mounted':
       return {
         serial: `SN-${subject.id}`,

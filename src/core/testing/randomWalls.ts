@@ -1,6 +1,9 @@
 import type { SiteDesign } from '../design';
 import type { InverterBody } from '../equipment/inverterBody';
 import { generator } from '../kernel/generator';
+import type { FrameStand } from '../mounting/fixing/frameStand';
+import { LIFT_MEANS, SLUNG } from '../mounting/lift/liftWay';
+import { ROPES } from '../mounting/lift/rigging';
 import type { Hung, Wall } from '../mounting/part';
 import { WALL_MATERIALS, newWall } from '../mounting/part';
 import type { ObstructionKind } from '../mounting/tables/obstructions';
@@ -44,12 +47,32 @@ export function withRandomWalls(d: SiteDesign, seed: number): SiteDesign {
       soundDb: maybe(one([55, 62, 68])),
       flatAllowed: maybe(next() < 0.5),
       gearOnly: maybe(next() < 0.1),
+      eyeThread: maybe(one(['M8', 'M10', 'M12'] as const)),
+      eyeSpacingMm: maybe(mm(300, 900)),
       handles: next() < 0.1 ? [] : handles,
       bracketHoles: next() < 0.1 ? [] : next() < 0.2 ? holes.slice(2) : holes,
       safetyHoles: [],
       packing: [],
     };
   };
+  const standOf = (): FrameStand => ({
+    held: maybe(one(['fixed mechanically', 'by ballast'] as const)),
+    massKg: maybe(one([20, 60, 200])),
+    surface: maybe(one(['rubber on bitumen sheet', 'rubber on concrete', 'rubber on PVC or TPO membrane'] as const)),
+    slopeDeg: maybe(one([0, 0, 3, 10])),
+    gustMs: maybe(one([15, 25, 32])),
+    areaM2: maybe(one([0.4, 0.7, 2])),
+    upliftN: maybe(one([0, 150, 400])),
+    windArmM: maybe(one([0.4, 0.8])),
+    tipArmM: maybe(one([0.3, 0.5])),
+    centreHeightM: maybe(one([0.4, 0.8])),
+    betweenM: maybe(one([0.6, 1.2])),
+    footWidthMm: maybe(one([100, 300])),
+    footDepthMm: maybe(one([100, 300])),
+    spreadMm: maybe(one([0, 40])),
+    ballastKg: maybe(one([0, 100, 300])),
+    roofKpa: maybe(one([10, 40, 150])),
+  });
   const wallOf = (i: number): Wall => ({
     ...newWall(`w${i}`, `Wall ${i}`, mm(3000, 14_000), mm(1800, 4000)),
     material: maybe(one(WALL_MATERIALS)),
@@ -75,6 +98,27 @@ export function withRandomWalls(d: SiteDesign, seed: number): SiteDesign {
     shearCapacityN: maybe(one([600, 1500, 4000])),
     anchorHoleMm: maybe(one([10, 13, 16])),
     anchorDepthMm: maybe(one([50, 65, 90])),
+    lift: {
+      by: maybe(one(LIFT_MEANS)),
+      people: maybe(one([1, 2, 3, 4])),
+      slung: maybe(one(SLUNG)),
+      hookMm: maybe(mm(200, 1500)),
+      legs: maybe(one([1, 2, 3])),
+      leanDeg: maybe(one([0, 30, 45, 50, 60])),
+      rope: maybe(one(ROPES)),
+      breakingKn: maybe(one([3, 7, 15])),
+      riggingKg: maybe(one([0, 8, 20])),
+      ratedKg: maybe(one([100, 150, 250])),
+      pulley: maybe(next() < 0.5),
+      beamKn: maybe(one([1, 2.5, 5])),
+      stairsDeg: maybe(one([0, 0, 20, 35])),
+      onWheels: maybe(next() < 0.6),
+      trolleyKg: maybe(one([15, 40])),
+      wheels: maybe(one([2, 4])),
+      wheelMm2: maybe(one([600, 1250])),
+      floorKpa: maybe(one([250, 500, 1500])),
+    },
+    ...(next() < 0.4 ? { kind: 'frame', stand: standOf() } : {}),
     obstructions: Array.from({ length: Math.floor(next() * 3) }, (_, k) => ({
       id: `o${k}`,
       kind: one(Object.keys(OBSTRUCTION_KINDS) as ObstructionKind[]),

@@ -7,6 +7,8 @@ import type { InverterBody } from '../equipment/inverterBody';
 import type { Answer } from '../kernel/answer';
 import { known, lacking } from '../kernel/answer';
 import { wallUnitOf } from '../mounting/clearances';
+import type { LiftWay } from '../mounting/lift/liftWay';
+import { BLANK_LIFT } from '../mounting/lift/liftWay';
 import type { Hung, Wall } from '../mounting/part';
 import { newWall } from '../mounting/part';
 import type { HungUnit } from '../mounting/results';
@@ -124,6 +126,7 @@ const WALL: Wall = {
   shearCapacityN: 4000,
   anchorHoleMm: 13,
   anchorDepthMm: 65,
+  lift: { ...BLANK_LIFT, by: 'lift table', people: 2, stairsDeg: 0, onWheels: false },
 };
 
 const outside = (airC: number): Answer<UnitAir> => known({ airC, words: `outside, ${airC} °C` });
@@ -134,6 +137,7 @@ export function hungUnit(
     readonly type?: Partial<InverterType>;
     readonly body?: Partial<InverterBody>;
     readonly wall?: Partial<Wall>;
+    readonly lift?: Partial<LiftWay>;
     readonly at?: Partial<Hung>;
     readonly survey?: Partial<Survey>;
     readonly air?: Answer<UnitAir>;
@@ -146,7 +150,7 @@ export function hungUnit(
   return {
     unit: UNIT,
     type,
-    wall: { ...WALL, ...over.wall },
+    wall: { ...WALL, ...over.wall, lift: { ...WALL.lift, ...over.lift } },
     at,
     size: wallUnitOf(type),
     survey,

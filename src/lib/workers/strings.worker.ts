@@ -12,6 +12,7 @@ import { bestLayout } from '$core/strings/layout/bestLayout';
 import type { SearchProgress } from '$core/strings/layout/levelSearch';
 import type { Answer } from '$core/kernel/answer';
 import type { YearResult } from '$core/strings/year/yearResult';
+import { leftInHeat } from '$core/mounting/siting/leftInHeat';
 import { yearOfEnergy } from '$core/strings/year/yearOfEnergy';
 import type { InverterType } from '$core/equipment/inverterType';
 import { readEpw } from '$core/weather/epw';
@@ -61,7 +62,12 @@ const work = {
     weather: WeatherYear | null,
     onProgress: (share: number) => void,
   ): Answer<YearResult> {
-    return yearOfEnergy(design, { year, weather, onMonth: (month) => onProgress(month / 12) });
+    return yearOfEnergy(design, {
+      year,
+      weather,
+      leftInHeat: leftInHeat(design),
+      onMonth: (month) => onProgress(month / 12),
+    });
   },
 
   /** `site`: null where the survey does not say where it is; then nothing can be held against the sun. */

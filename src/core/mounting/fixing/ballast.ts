@@ -15,6 +15,7 @@ export const FEET_FRICTION = {
   'rubber on concrete': 0.45,
   'steel on concrete': 0.3,
 } as const;
+export type FeetSurface = keyof typeof FEET_FRICTION;
 
 export interface RoofStand {
   readonly massKg: number;

@@ -12,7 +12,7 @@ export interface Point {
 /** On two handles the unit swings where its centre of gravity lies farther than this beside their line, m (common practice). */
 const SWING_M = 0.005;
 /** One hand's load: up to here it holds, up to the second it is tight (common practice). */
-const HANDLE_GOOD_KG = 25;
+export const HANDLE_GOOD_KG = 25;
 export const HANDLE_MOST_KG = 50;
 /** Slack of floating point in a share, kg. */
 const EPS_KG = 1e-9;

@@ -8,8 +8,9 @@ import { EYE_BOLTS } from '../tables/eyeBolts';
 
 const RAD = Math.PI / 180;
 const G = 9.80665;
-/** No leg leans farther (EN 818-4 and EN 1492-1; recalled). */
-const LEAN_MOST_DEG = 60;
+/** No leg leans farther (EN 818-4 and EN 1492-1; recalled); over 45° it is said. */
+export const LEAN_MOST_DEG = 60;
+export const LEAN_GOOD_DEG = 45;
 /** Of a rating: up to here it holds, to all of it it is tight (common practice). */
 const RATING_GOOD = 0.8;
 
@@ -64,17 +65,18 @@ export function eyeBolts(q: {
   const legKg = q.massKg / (2 * Math.cos(leanDeg * RAD));
   const rated = exactly(EYE_BOLTS, q.thread, leanDeg === 0 ? 'axial' : 'to 45°');
   if (rated === undefined) throw new RangeError(`thread must be M8, M10, M12 or M16 (got M${q.thread})`);
-  if (leanDeg > 45) return { leanDeg, legKg, limitKg: null, use: null, verdict: 'stop' };
+  if (leanDeg > LEAN_GOOD_DEG) return { leanDeg, legKg, limitKg: null, use: null, verdict: 'stop' };
   const use = legKg / rated;
   return { leanDeg, legKg, limitKg: rated, use, verdict: ratingVerdict(use) };
 }
 
 export const ROPES = ['textile', 'wire', 'chain'] as const;
+export type Rope = (typeof ROPES)[number];
 /** Least breaking load over working load (Directive 2006/42/EC, annex I 4.1.2.5; recalled). */
-const ROPE_FACTOR: Readonly<Record<(typeof ROPES)[number], number>> = { textile: 7, wire: 5, chain: 4 };
+export const ROPE_FACTOR: Readonly<Record<Rope, number>> = { textile: 7, wire: 5, chain: 4 };
 
 /** Breaking load that a leg has to have, kN: T·g·SF. */
-export function breakingLoadKn(legKg: number, rope: (typeof ROPES)[number]): number {
+export function breakingLoadKn(legKg: number, rope: Rope): number {
   requirePositive({ legKg }, 'legKg');
   return (legKg * G * ROPE_FACTOR[rope]) / 1000;
 }
@@ -87,11 +89,16 @@ export function hoistUse(massKg: number, riggingKg: number, ratedKg: number): { 
   return { use, verdict: ratingVerdict(use) };
 }
 
-/** What one fixed pulley loads its beam with, kN: m·g·(1 + 1/η), η 0.9 (common practice): the load and the pull on the other side. */
-export function pulleyBeamKn(massKg: number, efficiency = 0.9): number {
+/** What hangs plumb, kN: m·g. */
+export const hangsKn = (massKg: number): number => (massKg * G) / 1000;
+
+/** Of a fixed pulley (common practice). */
+export const PULLEY_EFFICIENCY = 0.9;
+/** What one fixed pulley loads its beam with, kN: m·g·(1 + 1/η): the load and the pull on the other side. */
+export function pulleyBeamKn(massKg: number, efficiency = PULLEY_EFFICIENCY): number {
   requirePositive({ massKg }, 'massKg');
   requireWithin('efficiency', efficiency, 0.5, 1);
-  return (massKg * G * (1 + 1 / efficiency)) / 1000;
+  return hangsKn(massKg) * (1 + 1 / efficiency);
 }
 
 /** Pressure of a wheel or foot on the floor, kPa, and its force, N: the load shared evenly by `feet` on an area each. */

@@ -19,6 +19,9 @@ const USUAL_ALTITUDE: Curve = [
   { at: 2000, factor: 1 },
   { at: 3000, factor: 0.9 },
 ];
+/** Colder and hotter air is reckoned as this: neither changes what is left, °C. */
+export const COLDEST_AIR_C = -60;
+export const HOTTEST_AIR_C = 100;
 /** From here a derated unit is a caution, under it a stop (common practice). */
 export const LEAST_FACTOR = 0.8;
 
@@ -56,7 +59,7 @@ export function derating(
   ambient: Curve = USUAL_AMBIENT,
   altitude: Curve = USUAL_ALTITUDE,
 ): Derating {
-  requireWithin('tempC', tempC, -60, 100, '°C');
+  requireWithin('tempC', tempC, COLDEST_AIR_C, HOTTEST_AIR_C, '°C');
   requireWithin('altitudeM', altitudeM, -400, 6000, 'm');
   const [ofTemperature, ofAltitude] = [factorOn(ambient, tempC), factorOn(altitude, altitudeM)];
   const factor = (ofTemperature ?? 0) * (ofAltitude ?? 0);

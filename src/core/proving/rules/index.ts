@@ -8,6 +8,7 @@ import type { EarthReading } from './earth/continuity';
 import type { PhasesAtUnit } from './atUnit/neutralRead';
 import type { CurrentReading } from './current/current';
 import type { ReceivedBox } from '../readings/receivedBox';
+import type { LiftReading } from '../readings/liftReading';
 import type { MountedReading } from '../readings/mountedReading';
 import type { DrilledHoles } from './drilled/fit';
 import type { LandedInput } from './landing/inputs';
@@ -41,5 +42,6 @@ export const PROVING_RULES = {
   drilled: rulesIn<DrilledHoles>(import.meta.glob(['./drilled/*.ts', '!**/*.test.ts'], { eager: true })),
   received: rulesIn<ReceivedBox>(import.meta.glob(['./received/*.ts', '!**/*.test.ts'], { eager: true })),
   mounted: rulesIn<MountedReading>(import.meta.glob(['./mounted/*.ts', '!**/*.test.ts'], { eager: true })),
+  lift: rulesIn<LiftReading>(import.meta.glob(['./lift/*.ts', '!**/*.test.ts'], { eager: true })),
   light: rulesIn<LightReading>(import.meta.glob(['./light/*.ts', '!**/*.test.ts'], { eager: true })),
 };

@@ -8,6 +8,7 @@ import { mixKept, modelsOf } from './mixKept';
 import type { YearTracker } from './trackers';
 import { yearTrackers } from './trackers';
 import { trackerHour, unitHour } from './unitHour';
+import type { LeftInHeat } from './leftInHeat';
 import type { UnitYear, YearResult } from './yearResult';
 
 const DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
@@ -28,17 +29,21 @@ export class YearSums {
   private cableWh = 0;
   private globalWh = 0;
 
-  constructor(private readonly design: StringsDesign) {
+  constructor(
+    private readonly design: StringsDesign,
+    leftInHeat: LeftInHeat = () => null,
+  ) {
     const line = lineOf(design);
     this.sheets = design.planes.map((p) => line.plane(p.id)?.module);
     this.trackers = yearTrackers(design);
     this.units = design.inverters.map((unit) => ({
       unit,
       type: line.inverterType(unit.typeId),
+      leftInHeat: leftInHeat(unit),
       own: this.trackers.flatMap((tracker, index) =>
         design.inverters[tracker.unit] === unit ? [{ tracker, index }] : [],
       ),
-      sums: { dc: 0, ac: 0, clipped: 0, clippedHours: 0, waiting: 0 },
+      sums: { dc: 0, ac: 0, clipped: 0, heat: 0, clippedHours: 0, waiting: 0 },
     }));
     this.kept = 1 - design.energy.lossPercent / 100;
     this.trackerKwh = this.trackers.map(() => 0);
@@ -65,7 +70,7 @@ export class YearSums {
         this.planeWh[p] = (this.planeWh[p] ?? 0) + weight * on.totalWm2;
         return on;
       });
-      const acW = this.addUnits(weight, lit);
+      const acW = this.addUnits(weight, lit, hour.ambientC);
       const row = this.heat[hour.month];
       for (const w of acW) {
         if (row) row[hour.hour] = (row[hour.hour] ?? 0) + (weight * w) / 1000;
@@ -75,9 +80,9 @@ export class YearSums {
   }
 
   /** Adds every inverter in one state of light; their AC power, W. */
-  private addUnits(weight: number, lit: readonly (LitPlane | null)[]): number[] {
+  private addUnits(weight: number, lit: readonly (LitPlane | null)[], ambientC: number): number[] {
     const mixes = new Map<string, number>();
-    return this.units.flatMap(({ type, own, sums }) => {
+    return this.units.flatMap(({ type, own, sums, leftInHeat }) => {
       if (!type || own.length === 0) return [];
       const shareKept = (t: YearTracker): number => {
         const share = mixes.get(t.mixKey) ?? mixKept(t, lit, this.sheets, this.modelOf, type);
@@ -94,7 +99,8 @@ export class YearSums {
         dcW += t.powerW;
         openV = Math.max(openV, t.openV);
       }
-      const { acW, clippedW, clips, waits } = unitHour(dcW, openV, type);
+      const { acW, clippedW, heatW, clips, waits } = unitHour(dcW, openV, type, leftInHeat?.(ambientC));
+      sums.heat += (weight * heatW) / 1000;
       sums.dc += (weight * dcW) / 1000;
       sums.ac += (weight * acW) / 1000;
       sums.clipped += (weight * clippedW) / 1000;
@@ -110,6 +116,7 @@ export class YearSums {
     const total = (of: (u: UnitYear) => number) => units.reduce((sum, u) => sum + of(u), 0);
     const acKwh = total((u) => u.acKwh);
     const clippedKwh = total((u) => u.clippedKwh);
+    const wantedKwh = acKwh + clippedKwh + total((u) => u.heatKwh);
     const dcW = total((u) => u.dcW);
     return {
       units,
@@ -131,8 +138,9 @@ export class YearSums {
       globalKwhM2: this.globalWh / 1000,
       dcKwh: total((u) => u.dcKwh),
       acKwh,
-      clippedPercent: acKwh + clippedKwh > 0 ? (100 * clippedKwh) / (acKwh + clippedKwh) : 0,
+      clippedPercent: wantedKwh > 0 ? (100 * clippedKwh) / wantedKwh : 0,
       limitedKwh: this.limitedKwh.reduce((a, b) => a + b, 0),
+      heatKwh: total((u) => u.heatKwh),
       mismatchKwh: this.mismatchKwh.reduce((a, b) => a + b, 0),
       cableKwh: this.cableWh / 1000,
       kwhPerKwp: dcW > 0 ? acKwh / (dcW / 1000) : 0,
@@ -151,7 +159,8 @@ export class YearSums {
       dcKwh: s.dc,
       acKwh: s.ac,
       clippedKwh: s.clipped,
-      clippedPercent: s.ac + s.clipped > 0 ? (100 * s.clipped) / (s.ac + s.clipped) : 0,
+      heatKwh: s.heat,
+      clippedPercent: s.ac + s.clipped > 0 ? (100 * s.clipped) / (s.ac + s.clipped + s.heat) : 0,
       clippedHours: s.clippedHours,
       waitingHours: s.waiting,
     }));

@@ -54,18 +54,30 @@ export function trackerHour(
 export interface UnitHour {
   readonly acW: number;
   readonly clippedW: number;
+  /** Not given because the unit derates in the heat, below its rating or over it. */
+  readonly heatW: number;
   readonly clips: boolean;
   /** Light, but no string reaches the start-up voltage. */
   readonly waits: boolean;
 }
 
-/** P_ac = min(0.98·P_dc, rating), W; what is above the rating is clipped. */
-export function unitHour(dcW: number, openV: number, type: Pick<InverterType, 'ratedW' | 'startV'>): UnitHour {
+/**
+ * P_ac = min(0.98·P_dc, f·rating), W; what is above the rating is clipped, what the heat takes under it is counted apart. f share of the rating
+ * that the unit still gives in its air, 0…1.
+ */
+export function unitHour(
+  dcW: number,
+  openV: number,
+  type: Pick<InverterType, 'ratedW' | 'startV'>,
+  leftInHeat = 1,
+): UnitHour {
   const wantedW = AC_EFFICIENCY * dcW;
-  const acW = Math.min(wantedW, type.ratedW);
+  const coolW = Math.min(wantedW, type.ratedW);
+  const acW = Math.min(coolW, leftInHeat * type.ratedW);
   return {
     acW,
-    clippedW: wantedW - acW,
+    clippedW: wantedW - coolW,
+    heatW: coolW - acW,
     clips: wantedW > type.ratedW,
     waits: type.startV !== null && openV > 0 && openV < type.startV,
   };

@@ -13,6 +13,7 @@ import { ratioWords } from './yearResult';
 import { yearTrackers } from './trackers';
 import { trackerHour } from './unitHour';
 import { yearFlaws } from './yearFlaws';
+import type { LeftInHeat } from './leftInHeat';
 import { yearOfEnergy } from './yearOfEnergy';
 
 const CLEARNESS = [0.5, 0.55, 0.6, 0.62, 0.62, 0.62, 0.66, 0.66, 0.62, 0.55, 0.48, 0.45];
@@ -143,6 +144,30 @@ describe('a year at 48° N 11° E, 2025 (formulas of the sources named in the co
       expect(percent).toBeGreaterThan(0.35);
       expect(percent).toBeLessThan(0.65);
       close(wired.dcKwh + wired.cableKwh, clear.dcKwh, 1e-6);
+    });
+    it('takes off what heat leaves over of the rating, apart from what is clipped', () => {
+      const d = siteWith([{ tiltDeg: 30, azimuthDeg: 180 }], 57.5, 40_000, EVER_CLEAR);
+      const answer = (leftInHeat: LeftInHeat) => yearOfEnergy(d, { year: 2025, weather: null, leftInHeat }).value!;
+      const cool = yearOf(d);
+      const [clipped] = cool.units.map((u) => u.clippedKwh);
+      // Nothing left at any time: all of it is heat's, and none of the clipped.
+      const none = answer(() => () => 0);
+      close(none.heatKwh, cool.acKwh, 1e-9);
+      close(none.units[0]!.clippedKwh, clipped!, 1e-9);
+      expect(none.acKwh).toBe(0);
+      // A half: the energy of a unit of half the size.
+      const half = answer(() => () => 0.5);
+      const small = yearOf(siteWith([{ tiltDeg: 30, azimuthDeg: 180 }], 57.5, 20_000, EVER_CLEAR));
+      close(half.acKwh, small.acKwh, 1e-9);
+      close(half.acKwh + half.heatKwh, cool.acKwh, 1e-9);
+      // Asked by the air outside: cold air takes nothing.
+      const warm = answer(() => (ambientC) => (ambientC > 15 ? 0 : 1));
+      expect(warm.heatKwh).toBeGreaterThan(0);
+      expect(warm.heatKwh).toBeLessThan(none.heatKwh);
+      expect(cool.heatKwh).toBe(0);
+      const said = (leftInHeat: LeftInHeat) => answer(leftInHeat).assumptions.join(' ');
+      expect(said(() => null)).toContain('Nothing is taken off for heat and altitude: the air');
+      expect(said(() => () => 1)).toContain('Heat and altitude: by the usual curves');
     });
     it('counts the hours in which a short string waits below its start-up voltage', () => {
       const d = siteWith([{ tiltDeg: 30, azimuthDeg: 180 }], 57.5, 1e6, EVER_CLEAR);

@@ -2,6 +2,7 @@ import type { Answer } from '../../kernel/answer';
 import { known, lacking } from '../../kernel/answer';
 import type { WeatherYear } from '../../weather/weatherYear';
 import type { StringsDesign } from '../part';
+import type { LeftInHeat } from './leftInHeat';
 import type { LitHour } from './lightStates';
 import { clearSkyHours, fileHours } from './lightStates';
 import { YearSums } from './sums';
@@ -14,13 +15,15 @@ const CLEARNESS_WHERE_UNKNOWN = 0.6;
 export interface YearOptions {
   readonly year: number;
   readonly weather: WeatherYear | null;
+  /** What heat and altitude leave of each unit's rating; nothing is taken off where it is left out. */
+  readonly leftInHeat?: LeftInHeat;
   readonly onMonth?: (month: number) => void;
 }
 
 /**
  * Energy of a year, hour by hour.
  *   P_dc = P_stc·G_eff/1000·(1 + γ(T_c − 25))·(1 − loss), cable loss R·I² taken off, T_c by NOCT on the light of the plane
- *   P_ac = min(0.98·Σ P_dc, rating) · clipped = 100(1 − ΣP_ac/Σ 0.98·P_dc)
+ *   P_ac = min(0.98·Σ P_dc, f·rating), f what the heat leaves of the unit · clipped = 100(1 − ΣP_ac/Σ 0.98·P_dc)
  * Unlike strings on one tracker are reckoned by their curves: the same power less what sharing a voltage costs.
  * Sun at mid-hour. Neither horizon, rows in front, snow nor the rear side are in it.
  * Source: NOCT method (IEC 61215), Hay & Davies 1980, De Soto 2006; common practice for losses.
@@ -48,7 +51,7 @@ export function yearOfEnergy(design: StringsDesign, options: YearOptions): Answe
         monthlyMeanC: energy.monthlyMeanC ?? [],
         dailyRangeK: energy.dailyRangeK,
       });
-  const sums = new YearSums(design);
+  const sums = new YearSums(design, options.leftInHeat);
   let month = -1;
   for (const hour of hours) {
     if (hour.month !== month) options.onMonth?.((month = hour.month));
@@ -60,7 +63,17 @@ export function yearOfEnergy(design: StringsDesign, options: YearOptions): Answe
 
 const NO_CURVE = 'A module sheet describes no real curve: mismatch on its trackers is not computed.';
 
-function assumptionsOf(design: StringsDesign, { weather }: YearOptions, offsetH: number): string[] {
+/** For which units heat is taken off. */
+function heatWords({ inverters }: StringsDesign, leftInHeat: LeftInHeat = () => null): string {
+  const without = inverters.filter((u) => leftInHeat(u) === null).map((u) => u.tag);
+  const named = `${without.slice(0, 8).join(', ')}${without.length > 8 ? ` and ${without.length - 8} more` : ''}`;
+  if (without.length === 0) return 'Heat and altitude: by the usual curves of inverters, the data sheet wins.';
+  return without.length === inverters.length
+    ? 'Nothing is taken off for heat and altitude: the air at the units or the altitude is not known.'
+    : `Nothing is taken off for heat and altitude of ${named}: the air there is not known.`;
+}
+
+function assumptionsOf(design: StringsDesign, { weather, leftInHeat }: YearOptions, offsetH: number): string[] {
   const { energy } = design;
   return [
     ...(weather
@@ -76,6 +89,7 @@ function assumptionsOf(design: StringsDesign, { weather }: YearOptions, offsetH:
     design.dcCable.sectionMm2 === null
       ? 'DC cable: section not known, no cable loss taken off.'
       : `DC cable ${design.dcCable.sectionMm2} mm².`,
+    heatWords(design, leftInHeat),
     'Not in it: horizon, rows in front, snow, the rear side of modules.',
   ];
 }

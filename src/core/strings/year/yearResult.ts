@@ -17,6 +17,7 @@ const unitYearSchema = z.object({
   dcKwh: kwh,
   acKwh: kwh,
   clippedKwh: kwh,
+  heatKwh: kwh.default(0).meta({ description: 'Not given because the unit derates in the heat' }),
   clippedPercent: z.number().min(0).max(100),
   clippedHours: z.number().min(0).max(8784),
   waitingHours: z
@@ -55,6 +56,7 @@ export const yearResultSchema = z
     acKwh: kwh,
     clippedPercent: z.number().min(0).max(100),
     limitedKwh: kwh.default(0).meta({ description: 'At most lost to the operating current a tracker takes' }),
+    heatKwh: kwh.default(0).meta({ description: 'Not given because units derate in the heat' }),
     mismatchKwh: z.number().min(-1000).max(1e9),
     cableKwh: kwh,
     kwhPerKwp: kwh,

@@ -15,7 +15,7 @@ import { verifyRecord } from '../services/records';
 import { releaseCost } from '../services/releases';
 import { exportProject, importProject, readProject } from '../services/projectFile';
 import type { WallFileKind } from '../services/wallFiles';
-import { wallFile } from '../services/wallFiles';
+import { liftFile, wallFile } from '../services/wallFiles';
 import { listAsCsv, listAsXlsx, readList, refusedList } from '../services/stringList';
 
 /** Long work of the server, each call in a thread of its own that may be ended: nobody else waits for it. */
@@ -78,6 +78,9 @@ interface WallFile {
 }
 export const writeWallFile = ({ siteId, wallId, as, paper }: WallFile) =>
   outcome(() => wallFile(context(), siteId, wallId, as, paper));
+
+export const writeLiftCard = ({ siteId, inverterId }: { siteId: string; inverterId: string }) =>
+  outcome(() => liftFile(context(), siteId, inverterId));
 
 export const giveProject = ({ siteId }: { siteId: string }): Promise<Outcome<Uint8Array<ArrayBuffer>>> =>
   outcome(async () => Buffer.from(JSON.stringify(await exportProject(context(), siteId))));

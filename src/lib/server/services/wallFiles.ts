@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { mountingResults } from '$core/mounting/results';
 import { setOutSheet } from '$core/mounting/setOut/setOutSheet';
+import { liftCard } from '../documents/wall/liftCard';
 import { wallDxf } from '../documents/wall/wallDxf';
 import type { Paper } from '../documents/pdf';
 import type { WallOnPaper } from '../documents/wall/wallOnPaper';
@@ -29,6 +30,19 @@ export async function wallFile(context: Context, siteId: string, wallId: string,
   const name = `${paper.site} ${paper.wall.label} set-out`;
   if (as === 'pdf') return { name, body: await wallSheet(paper, context.now(), size) };
   return { name, body: as === 'dxf' ? wallDxf(paper) : setOutCsv(paper) };
+}
+
+/** The lift of a unit as one page. Problem 404 where no such unit hangs on a wall. */
+export async function liftFile(context: Context, siteId: string, inverterId: string) {
+  const { design, revision } = await loadDesign(context, siteId);
+  const unit = mountingResults(design).hung.find((h) => h.unit.id === inverterId);
+  if (!unit)
+    throw new Problem(404, 'No such unit on a wall', 'Hang it on a wall first: the way up is that of its wall.', [
+      { in: 'path', pointer: '/unit', detail: 'must be the id of an inverter that hangs on a wall' },
+    ]);
+  const site = design.survey.name;
+  const body = await liftCard({ site, state: `revision ${revision}`, unit }, context.now());
+  return { name: `${site} lift of ${unit.unit.tag}`, body };
 }
 
 const setOutCsv = ({ sheet, wall }: WallOnPaper): string =>

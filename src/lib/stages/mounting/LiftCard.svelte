@@ -1,12 +1,21 @@
 <script lang="ts">
   import type { Check } from '$core/kernel/check';
   import { fixed } from '$core/kernel/quantity';
+  import { GUST_MOST_MS } from '$core/mounting/lift/gusts';
   import { liftPlan, sharesOf } from '$core/mounting/lift/liftPlan';
   import type { HungUnit } from '$core/mounting/results';
+  import { MOUNTING_RULES } from '$core/mounting/rules';
+  import { useSite } from '$lib/client/siteState.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import LiftChecks from './LiftChecks.svelte';
+  import LiftRecord from './LiftRecord.svelte';
 
+  /** Crew and handles have words of their own above. */
+  const LIFT_IDS = new Set(MOUNTING_RULES.lift.map((r) => r.id).filter((id) => !/crew|handles/.test(id)));
   let { unit, checks }: { unit: HungUnit; checks: readonly Check[] } = $props();
+  const site = useSite();
   const plan = $derived(liftPlan(unit));
+  const planned = $derived(checks.filter((c) => c.subject.id === unit.unit.id && LIFT_IDS.has(c.id)));
   const crew = $derived(plan.crew);
   const body = $derived(unit.type.body);
   const check = $derived(checks.find((c) => c.id === 'mounting.handles' && c.subject.id === unit.unit.id));
@@ -15,7 +24,14 @@
 </script>
 
 <section class="sheet p-3" aria-labelledby="lift">
-  <h2 id="lift">Lift of {unit.unit.tag}</h2>
+  <header class="flex flex-wrap items-center gap-3">
+    <h2 id="lift" class="mr-auto">Lift of {unit.unit.tag}</h2>
+    <a
+      class="no-print border border-ink px-3 py-1"
+      href="/sites/{site.siteId}/mounting/units/{unit.unit.id}/lift.pdf"
+      download>Lift card, PDF</a
+    >
+  </header>
   {#if crew.value === null}<p>Missing: {crew.missing.join(', ')}.</p>{:else}
     <p>
       <b class="num">{unit.type.massKg} kg</b>, hooked on with the hands at
@@ -79,8 +95,10 @@
       </figure>
     {/if}
   {/if}
+  <LiftChecks checks={planned} />
   <p class="mt-1 text-sm text-dim">
-    Stop at gusts of 8 m/s with gear, 12 m/s by hand. Nobody below; the way is free; unlock the handles first. Ladders
-    are no lift platform. The equation covers neither stairs nor one hand.
+    Stop at gusts of {GUST_MOST_MS.hoist} m/s with gear, {GUST_MOST_MS.hand} m/s by hand. Nobody below; the way is free; unlock
+    the handles first. Ladders are no lift platform. The equation covers neither stairs nor one hand.
   </p>
+  <LiftRecord {unit} />
 </section>

@@ -1,15 +1,26 @@
 <script lang="ts">
   import type { Wall } from '$core/mounting/part';
   import { newWall } from '$core/mounting/part';
+  import { standSchema } from '$core/mounting/fixing/frameStand';
   import type { MountingResult } from '$core/mounting/results';
   import { useSite } from '$lib/client/siteState.svelte';
   import { halfPlace, wallForm, wallFromForm, wallToForm } from '$lib/schemas/forms';
   import PartTable from '$lib/ui/PartTable.svelte';
   import EditForm from '$lib/ui/form/EditForm.svelte';
 
+  const LIFT_PATHS = {
+    way: ['by', 'people', 'stairsDeg', 'onWheels', 'trolleyKg', 'wheels', 'wheelMm2', 'floorKpa'].map(
+      (k) => `lift.${k}`,
+    ),
+    hook: ['slung', 'hookMm', 'legs', 'leanDeg', 'rope', 'breakingKn', 'riggingKg', 'ratedKg', 'pulley', 'beamKn'].map(
+      (k) => `lift.${k}`,
+    ),
+  };
+  const STAND_PATHS = Object.keys(standSchema.shape).map((k) => `stand.${k}`);
+
   let { results, onpick }: { results: MountingResult; onpick: (wallId: string) => void } = $props();
   const site = useSite();
-  const GROUPS = [
+  const groupsOf = (wall: Wall) => [
     {
       title: 'Wall',
       paths: ['label', 'kind', 'material', 'thicknessMm', 'widthMm', 'heightMm', 'leftOpen', 'rightOpen'],
@@ -35,6 +46,9 @@
     { title: 'Sun', paths: ['facesDeg', 'awningDepthM', 'awningYMm'] },
     { title: 'Anchors', paths: ['pullTested', 'tensionCapacityN', 'shearCapacityN', 'anchorHoleMm', 'anchorDepthMm'] },
     { title: 'Lower left corner on the site', paths: ['xM', 'yM', 'zM'] },
+    { title: 'How units get here and up', paths: LIFT_PATHS.way },
+    { title: 'On the hook', paths: LIFT_PATHS.hook },
+    ...(wall.kind === 'frame' ? [{ title: 'Frame on its roof', paths: STAND_PATHS }] : []),
     { title: '', paths: ['obstructions'] },
   ];
   const blank = (): Wall =>
@@ -79,7 +93,7 @@
       prefix="wall-{wall.id}"
       label="Save the wall"
       refine={halfPlace}
-      groups={GROUPS}
+      groups={groupsOf(wall)}
       save={(value) => save(wall.id, value, done)}
     />
   {/snippet}

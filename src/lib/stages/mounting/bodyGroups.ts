@@ -3,7 +3,7 @@ export const BODY_GROUPS = [
   { title: 'Size', paths: ['widthMm', 'heightMm', 'depthMm'] },
   { title: 'Kept free', paths: ['leftMm', 'rightMm', 'topMm', 'bottomMm', 'frontMm', 'besideMm', 'stackedMm'] },
   { title: 'Siting', paths: ['soundDb', 'efficiencyPercent', 'flatAllowed'] },
-  { title: 'Lift', paths: ['centreXMm', 'centreYMm', 'centreZMm', 'gearOnly', 'handles'] },
+  { title: 'Lift', paths: ['centreXMm', 'centreYMm', 'centreZMm', 'gearOnly', 'eyeThread', 'eyeSpacingMm', 'handles'] },
   { title: 'In the box', paths: ['packing'] },
   { title: 'Bracket', paths: ['bracketBottomMm', 'slotMm', 'boltMm', 'bracketHoles', 'safetyHoles'] },
 ] as const;

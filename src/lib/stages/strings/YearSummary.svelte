@@ -11,6 +11,7 @@
           ['AC energy', `${fixed(r.acKwh / 1000, 1)} MWh`],
           ['per kWp', `${fixed(r.kwhPerKwp, 0)} kWh`],
           ['clipped', `${fixed(r.clippedPercent, 2)} %`],
+          ['not given in the heat', `${fixed(r.heatKwh, 0)} kWh`],
           ['lost by mixing', `${fixed(r.mismatchKwh, 0)} kWh`],
           ['lost to tracker current, at most', `${fixed(r.limitedKwh, 0)} kWh`],
           ['lost in DC cable', `${fixed(r.cableKwh, 0)} kWh`],
@@ -26,7 +27,7 @@
     {#if year.stale}<p role="status" class="border-l-4 border-tight px-2 text-sm">
         From revision {year.shown?.revision}; the design or its weather changed since. Compute again.
       </p>{/if}
-    <dl class="mt-2 grid grid-cols-2 gap-3 sm:grid-cols-4 lg:grid-cols-7">
+    <dl class="mt-2 grid grid-cols-2 gap-3 sm:grid-cols-4 lg:grid-cols-8">
       {#each figures as [name, text] (name)}
         <div class="border-t-2 border-ink pt-1">
           <dt class="text-sm text-dim">{name}</dt>

@@ -45,8 +45,9 @@
           ><th scope="col">Unit</th><th scope="col" class="fig">DC/AC</th><th scope="col" class="fig">AC energy</th><th
             scope="col"
             class="fig">Clipped</th
-          ><th scope="col" class="fig">Clipped for</th><th scope="col" class="fig">Below start-up</th><th scope="col"
-          ></th></tr
+          ><th scope="col" class="fig">Clipped for</th><th scope="col" class="fig">Heat</th><th scope="col" class="fig"
+            >Below start-up</th
+          ><th scope="col"></th></tr
         ></thead
       >
       <tbody>
@@ -59,6 +60,7 @@
             <td class="fig">{fixed(u.acKwh / 1000, 1)} MWh</td>
             <td class="fig">{fixed(u.clippedPercent, 2)} %, {fixed(u.clippedKwh, 0)} kWh</td>
             <td class="fig">{fixed(u.clippedHours, 0)} h</td>
+            <td class="fig">{fixed(u.heatKwh, 0)} kWh</td>
             <td class="fig">{fixed(u.waitingHours, 0)} h</td>
             <td class="text-sm text-tight">{ratioWords(u)}</td>
           </tr>

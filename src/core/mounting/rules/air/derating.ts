@@ -3,10 +3,7 @@ import { found } from '../../../kernel/judgement';
 import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
 import type { HungUnit } from '../../results';
-import { LEAST_FACTOR, derating } from '../../siting/derating';
-
-/** Air hotter than this is reckoned as this: no unit works in either, °C. */
-const HOTTEST_C = 100;
+import { HOTTEST_AIR_C, LEAST_FACTOR, derating } from '../../siting/derating';
 
 /** Share of its power a unit still gives in the hottest air around it at this altitude, against the least worth building. */
 export const DERATING = rule<HungUnit>()({
@@ -19,7 +16,7 @@ export const DERATING = rule<HungUnit>()({
     altitudeM: { as: 'altitude', of: (h) => h.survey.altitudeM },
   },
   judge: ({ air, altitudeM }) => {
-    const airC = Math.min(HOTTEST_C, air.airC);
+    const airC = Math.min(HOTTEST_AIR_C, air.airC);
     const d = derating(airC, altitudeM);
     const share = (x: number | null) => (x === null ? 'outside its range' : x.toFixed(3));
     const value = 100 * d.factor;

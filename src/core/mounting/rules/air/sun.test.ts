@@ -12,11 +12,8 @@ edges(SUN, () => ({
   holds: [wall(45), awning(0.787), awning(1.65, 225), awning(3, 270), wall(135, {}, -40)],
   tight: [awning(0.785), awning(1.64, 225), awning(2.1, 270), wall(180)],
   without: {
-    latitude: wall(180, {}, null),
-    'the way the wall faces': wall(null),
-    'depth of the unit': hungUnit({ body: { depthMm: null } }),
+    'the wall and its awning': wall(180, {}, null),
     'depth of an awning': wall(180, { awningDepthM: null }),
-    'height of an awning': wall(180, { awningDepthM: 1, awningYMm: null }),
   },
   numbers: [[awning(1), { value: 0.78603394, limit: 1 }]],
   says: [
@@ -26,6 +23,10 @@ edges(SUN, () => ({
       /^at 12 h solar an awning 1\.40 m over the lower edge has to be 0\.79 m deep; there is 0\.5 m$/,
       /^an awning, or count/,
     ],
+    [wall(180, {}, null), /^Missing: latitude$/],
+    [wall(null, { awningDepthM: null }), /^Missing: the way the wall faces, depth of an awning$/],
+    [hungUnit({ body: { depthMm: null } }), /^Missing: depth of T100$/],
+    [wall(180, { awningDepthM: 1, awningYMm: null }), /^Missing: height of an awning$/],
     [awning(1, 270), /^at 16 h/, /^no awning saves this wall/],
   ],
 }));

@@ -8,6 +8,7 @@
   import LiftCard from '$lib/stages/mounting/LiftCard.svelte';
   import Receiving from '$lib/stages/mounting/Receiving.svelte';
   import SetOut from '$lib/stages/mounting/SetOut.svelte';
+  import SunOnUnit from '$lib/stages/mounting/SunOnUnit.svelte';
   import Tightening from '$lib/stages/mounting/Tightening.svelte';
   import WallPanel from '$lib/stages/mounting/WallPanel.svelte';
   import WallSearch from '$lib/stages/mounting/WallSearch.svelte';
@@ -49,7 +50,7 @@
         <WallPanel {wall} {results} {checks} picked={picked || null} onpick={(id) => (picked = id)} />
       </section>
       <WallSearch {wall} {results} />
-      {#if unit && unit.wall === wall}<LiftCard {unit} {checks} />{/if}
+      {#if unit && unit.wall === wall}<LiftCard {unit} {checks} /><SunOnUnit {unit} />{/if}
       <SetOut {wall} hung={onWall} />
       {#if unit && unit.wall === wall}<Receiving {unit} /><AsDrilled {unit} />{#key unit.unit.id}<Tightening
             {unit}
