@@ -546,6 +546,9 @@ function onRinkWall(d: SiteDesign): SiteDesign {
     shearCapacityN: 6000,
     anchorHoleMm: 13,
     anchorDepthMm: 65,
+    embedmentMm: 55,
+    edgeLeastMm: 60,
+    spacingLeastMm: 60,
     origin: { xM: 6, yM: 0.4, zM: 0.7 },
     lift: {
       ...BLANK_LIFT,

@@ -22,8 +22,19 @@ const DIGITS: Readonly<Record<string, number>> = {
   'W/m²': 0,
   'bit/s': 0,
   '': 0,
+  kg: 1,
+  kPa: 1,
+  'dB(A)': 1,
+  'm/s': 1,
   modules: 0,
   strings: 0,
+  people: 0,
+  cables: 0,
+  cores: 0,
+  devices: 0,
+  fixings: 0,
+  lugs: 0,
+  screws: 0,
 };
 
 /** `1013.3 V`; a dash where there is no number. Digits follow the unit. */

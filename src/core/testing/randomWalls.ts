@@ -98,6 +98,9 @@ export function withRandomWalls(d: SiteDesign, seed: number): SiteDesign {
     shearCapacityN: maybe(one([600, 1500, 4000])),
     anchorHoleMm: maybe(one([10, 13, 16])),
     anchorDepthMm: maybe(one([50, 65, 90])),
+    embedmentMm: maybe(one([40, 60, 80])),
+    edgeLeastMm: maybe(one([40, 80])),
+    spacingLeastMm: maybe(one([40, 80])),
     lift: {
       by: maybe(one(LIFT_MEANS)),
       people: maybe(one([1, 2, 3, 4])),

@@ -126,6 +126,7 @@ const WALL: Wall = {
   shearCapacityN: 4000,
   anchorHoleMm: 13,
   anchorDepthMm: 65,
+  embedmentMm: 60,
   lift: { ...BLANK_LIFT, by: 'lift table', people: 2, stairsDeg: 0, onWheels: false },
 };
 

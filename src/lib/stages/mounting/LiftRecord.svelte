@@ -10,7 +10,9 @@
   const subject = $derived({ scope: 'inverter', id: unit.unit.id } as const);
   const onRelease = $derived(log.current?.design.hung.some((h) => h.inverterId === unit.unit.id) ?? false);
   const newest = $derived(log.entries.findLast((e) => LIFT.is(e) && e.subject.id === unit.unit.id) ?? null);
-  const checks = $derived(newest ? log.evidence.judgement(newest).checks : []);
+  const judged = $derived(newest ? log.evidence.judgement(newest).checks : []);
+  /** Of the plan only what does not hold: it stands above. */
+  const checks = $derived(judged.filter((c) => c.id.startsWith('proving.') || c.verdict !== 'holds'));
 </script>
 
 <h3>Go or no-go</h3>

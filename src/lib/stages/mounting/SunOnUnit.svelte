@@ -41,7 +41,7 @@
       <figure>
         <svg
           viewBox="0 0 {CELL.left + SUN_HOURS.length * CELL.w + 4} {CELL.top + 12 * CELL.h + 4}"
-          class="w-[30rem] max-w-full"
+          class="w-[27rem] max-w-full"
           role="img"
           aria-label="Sun on {unit.unit.tag} by month and solar hour"
           font-size="9"
@@ -76,10 +76,10 @@
           {awningM > 0 ? `of ${awningM} m` : '(none there)'}. Empty: no sun on this wall.
         </figcaption>
       </figure>
-      <figure>
+      <figure class="max-w-xs">
         <svg
           viewBox="0 0 {WALL_X + outM * M + 70} {(dropM + 0.25) * M}"
-          class="max-h-56 max-w-full"
+          class="h-44 max-w-full"
           role="img"
           aria-label="The wall in section with its awning"
           font-size="10"
@@ -115,7 +115,7 @@
             <text x={WALL_X + asked.depthM * M + 5} y="14">{fixed(asked.depthM, 2)} m</text>
           {/if}
         </svg>
-        <figcaption class="max-w-xs text-sm text-dim">
+        <figcaption class="text-sm text-dim">
           {#if asked?.answer === 'no sun'}No summer sun on this wall from {CRITICAL_HOURS.from} to {CRITICAL_HOURS.to} h solar.
           {:else if asked}
             At {fixed(asked.atSolarH ?? 0, 2)} h solar of midsummer the sun asks for an awning

@@ -26,30 +26,36 @@ const twoOnly = {
   },
 };
 
+/** The bracket so many mm from the left end of the wall; its columns stand 125 mm inside the unit. */
+const edge = (mm: number, wall: Parameters<typeof on>[2] & object = {}) =>
+  on(3000, 4000, { ...wall, at: { xMm: mm - 125 } });
+
 edges(ANCHORS, () => ({
   holds: [on(3000), on(1140), hollow(true)],
-  tight: [on(1120), on(975), on(3000, 4000, twoOnly)],
-  stops: [on(950), on(3000, 500), on(900, 4000, twoOnly)],
+  tight: [edge(60), on(1120), on(975), on(3000, 4000, twoOnly)],
+  stops: [edge(0), edge(-20), on(950), on(3000, 500), on(900, 4000, twoOnly)],
   without: {
     'mass of the unit': on(3000, 4000, { type: { massKg: null } }),
     'holes of the bracket': on(3000, 4000, { body: { bracketHoles: [] } }),
     'centre of gravity from the wall': on(3000, 4000, { body: { centreZMm: null } }),
     'depth of the unit': on(3000, 4000, { body: { depthMm: null } }),
     'what the wall is made of': on(3000, 4000, { wall: { material: null } }),
+    'embedment of the anchor': on(3000, 4000, { wall: { embedmentMm: null } }),
     'approved pull on one anchor': on(0),
     'approved shear on one anchor': on(3000, null),
   },
   // Worked case: N 943.549 N, V 501.926 N on 3000 and 4000 N.
   // With the weight 75 mm beside the middle of 800 mm: N 1120.464, V 596.037.
   numbers: [
-    [on(3000), { value: 0.22083601, limit: 1 }],
-    [beside(75), { value: (1120.4644 / 3000) ** 1.5 + (596.03679 / 4000) ** 1.5 }],
-    [beside(-75), { value: (1120.4644 / 3000) ** 1.5 + (596.03679 / 4000) ** 1.5 }],
+    [on(3000), { value: 22.083601, limit: 100 }],
+    [beside(75), { value: 100 * ((1120.46439 / 3000) ** 1.5 + (596.0367905 / 4000) ** 1.5) }],
+    [beside(-75), { value: 100 * ((1120.46439 / 3000) ** 1.5 + (596.0367905 / 4000) ** 1.5) }],
   ],
   says: [
     [on(3000), /^M = 674\.0 N·m; N = 944 N, V = 502 N/, /^β_N = 0\.315, β_V = 0\.125; .* = 0\.221 \(sum 0\.440\)$/],
     [on(1200), /./, /./, /^a bracket that bends/],
     [on(3000, 4000, twoOnly), /./, /./, /^two anchors only/],
+    [edge(60), /./, /./, /^edges and neighbours leave 82\.5 % of the cones: N_Rd 2475 N$/, /^an edge is near/],
     [hollow(null), /^Missing: a pull test on this wall$/],
     [hollow(false), /^Missing: a pull test on this wall$/],
     [beside(75), /N = 1120 N, V = 596 N on the worst; weight 75 mm beside the middle$/, /./],

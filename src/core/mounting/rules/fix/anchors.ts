@@ -2,8 +2,11 @@ import { published } from '../../../kernel/check';
 import type { Answer } from '../../../kernel/answer';
 import { known, lacking } from '../../../kernel/answer';
 import { found } from '../../../kernel/judgement';
+import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
 import type { AnchorRow } from '../../fixing/anchorLoads';
+import { bracketInConcrete } from '../../fixing/bracketEdges';
+import { coneShare } from '../../fixing/concreteCone';
 import { DESIGN_FACTORS, anchorLoads } from '../../fixing/anchorLoads';
 import { anchorUse } from '../../fixing/anchorUse';
 import type { HungUnit } from '../../results';
@@ -58,12 +61,13 @@ const capacity = (n: number | null): number | null => (n !== null && n > 0 ? n :
 export const ANCHORS = rule<HungUnit>()({
   id: 'mounting.anchors',
   title: 'Anchors of the bracket',
-  unit: '',
+  unit: '%',
   basis: published('EN 1990; EN 1992-4, 7.2.3'),
   needs: {
     massKg: { as: 'mass of the unit', of: (h) => h.type.massKg, missing: (h) => [`mass of ${h.type.name}`] },
     bracket: { as: 'holes of the bracket', answer: bracketOf },
     wallKnown: { as: 'what the wall is made of', answer: wallKnown },
+    group: { as: 'embedment of the anchor', answer: bracketInConcrete },
     reachMm: {
       as: 'centre of gravity from the wall',
       of: (h) => h.type.body.centreZMm,
@@ -73,7 +77,15 @@ export const ANCHORS = rule<HungUnit>()({
     tensionCapacityN: { as: 'approved pull on one anchor', of: (h) => capacity(h.wall.tensionCapacityN) },
     shearCapacityN: { as: 'approved shear on one anchor', of: (h) => capacity(h.wall.shearCapacityN) },
   },
-  judge: ({ massKg, bracket: { rows, columnsMm, besideMm }, reachMm, depthMm, tensionCapacityN, shearCapacityN }) => {
+  judge: ({
+    massKg,
+    bracket: { rows, columnsMm, besideMm },
+    group,
+    reachMm,
+    depthMm,
+    tensionCapacityN,
+    shearCapacityN,
+  }) => {
     const loads = anchorLoads({
       massKg,
       reachMm,
@@ -86,18 +98,34 @@ export const ANCHORS = rule<HungUnit>()({
       besideMm,
       columnsMm,
     });
-    const use = anchorUse({ tensionN: loads.mostTensionN, shearN: loads.shearN, tensionCapacityN, shearCapacityN });
+    if (group !== 'not concrete' && Math.min(group.leftMm, group.rightMm, group.bottomMm, group.topMm) <= 0)
+      return found('stop', () => ['a hole of the bracket lies at the end of the concrete or past it']);
+    const cones = group === 'not concrete' ? null : coneShare(group);
+    const share = cones?.share ?? 1;
+    const use = anchorUse({
+      tensionN: loads.mostTensionN,
+      shearN: loads.shearN,
+      tensionCapacityN: share * tensionCapacityN,
+      shearCapacityN,
+    });
+    const edge = cones?.edgeInShear === true;
     const two = rows.reduce((sum, r) => sum + r.anchors, 0) === 2;
-    const verdict = use.verdict === 'holds' && two ? 'tight' : use.verdict;
+    const verdict = use.verdict === 'holds' && (two || edge) ? 'tight' : use.verdict;
     return found(
       verdict,
       () => [
         `M = ${loads.momentNm.toFixed(1)} N·m; N = ${loads.mostTensionN.toFixed(0)} N, V = ${loads.shearN.toFixed(0)} N on the worst${besideMm === 0 ? '' : `; weight ${besideMm} mm beside the middle`}`,
         `β_N = ${use.tension.toFixed(3)}, β_V = ${use.shear.toFixed(3)}; β_N^1.5 + β_V^1.5 = ${use.power15.toFixed(3)} (sum ${use.sum.toFixed(3)})`,
+        ...(share < 1
+          ? [
+              `edges and neighbours leave ${fixed(100 * share, 1)} % of the cones: N_Rd ${fixed(share * tensionCapacityN, 0)} N`,
+            ]
+          : []),
+        ...(edge ? ['an edge is near: ask for the shear capacity at this edge'] : []),
         ...(use.askAboutPrying ? ['a bracket that bends adds to the pull: ask the anchor maker'] : []),
         ...(two ? ['two anchors only: one bad hole drops the unit'] : []),
       ],
-      { value: use.power15, limit: 1, margin: 100 * (1 - use.power15) },
+      { value: 100 * use.power15, limit: 100, margin: 100 * (1 - use.power15) },
     );
   },
 });

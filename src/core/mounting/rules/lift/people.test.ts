@@ -7,7 +7,14 @@ const of = (lift: NonNullable<Parameters<typeof hungUnit>[0]>['lift'], over: Par
 
 // The unit of 84 kg at 0.7 m: two people, gear advised. Over 1.4 m of hands: gear required (common practice, handbook floor).
 edges(PEOPLE, () => ({
-  holds: [of({}), of({ by: 'hoist', people: 3 }), of({ by: 'hand' }, { type: { massKg: 50 } })],
+  holds: [
+    of({}, { type: { massKg: 110 } }),
+    of({}, { type: { massKg: 121 } }),
+    of({ people: 1 }, { type: { massKg: 25 } }),
+    of({}),
+    of({ by: 'hoist', people: 3 }),
+    of({ by: 'hand' }, { type: { massKg: 50 } }),
+  ],
   tight: [of({ by: 'hand' })],
   stops: [
     of({ people: 1 }),

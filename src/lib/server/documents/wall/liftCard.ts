@@ -77,7 +77,7 @@ export async function liftCard({ site, state, unit }: LiftOnPaper, madeAt = new 
         { title: 'Time', share: 0.8 },
         { title: 'Signature', share: 1.7 },
       ],
-      Array.from({ length: Math.max(3, lift.people ?? 0) }, () => Array.from({ length: 6 }, () => ' ')),
+      Array.from({ length: Math.max(3, lift.people ?? 0) }, () => Array.from({ length: 6 }, () => ' \n ')),
     );
   return sheets.bytes();
 }
@@ -117,5 +117,5 @@ function drawHandles(pen: Pen, { type }: HungUnit): void {
     [cx, cy + 5],
   ]);
   pen.text('centre of gravity', cx + 7, cy - 4, 90, { size: 6.5 });
-  pen.text(`worst ${fixed(shares.worstKg, 0)} kg, where a hand gives way`, x(widthMm) + 60, 8, 130, { size: 7.5 });
+  pen.text(`worst ${fixed(shares.worstKg, 0)} kg, where a hand gives way`, x(widthMm) + 60, 8, 190, { size: 7.5 });
 }
