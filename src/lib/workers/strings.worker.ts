@@ -23,6 +23,9 @@ import { meantFor } from '$core/weather/weatherSense';
 import type { WeatherAnswer, WeatherYear } from '$core/weather/weatherYear';
 import { highsSolver } from './highsSolver';
 
+const nowS = () => performance.now() / 1000;
+const solver = async () => highsSolver(await highsLoader({ locateFile: () => wasmUrl }));
+
 /** Long work of strings and walls, off the page's thread. To cancel, the page ends the worker. */
 const work = {
   async layout(
@@ -30,11 +33,10 @@ const work = {
     timeLimitS: number,
     onProgress: (p: Omit<SearchProgress, 'counts'>) => void,
   ): Promise<BestLayoutAnswer> {
-    const highs = await highsLoader({ locateFile: () => wasmUrl });
     let told = -1;
-    return bestLayout(design, highsSolver(highs), {
+    return bestLayout(design, await solver(), {
       timeLimitS,
-      nowS: () => performance.now() / 1000,
+      nowS,
       onProgress: ({ counts: _counts, ...p }) => {
         if (p.doing === 'Searching' && p.secondsUsed - told < 0.2) return;
         told = p.secondsUsed;
@@ -43,12 +45,12 @@ const work = {
     });
   },
 
-  wall(design: SiteDesign, wall: Wall, ids: readonly string[], timeLimitS: number) {
-    return siteWallLayout(design, wall, ids, { timeLimitS, nowS: () => performance.now() / 1000 });
+  async wall(design: SiteDesign, wall: Wall, ids: readonly string[], timeLimitS: number) {
+    return siteWallLayout(design, wall, ids, { timeLimitS, nowS, solver: await solver() });
   },
 
-  walls(design: SiteDesign, ids: readonly string[], timeLimitS: number, onProgress: (share: number) => void) {
-    const time = { timeLimitS, nowS: () => performance.now() / 1000 };
+  async walls(design: SiteDesign, ids: readonly string[], timeLimitS: number, onProgress: (share: number) => void) {
+    const time = { timeLimitS, nowS, solver: await solver() };
     return siteWallsLayout(design, ids, time, (done, of) => onProgress(done / of));
   },
 

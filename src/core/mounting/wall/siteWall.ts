@@ -7,7 +7,7 @@ import type { Hung, MountingDesign, Wall } from '../part';
 import { candidatesFor } from './candidates';
 import type { WallProblem, WallUnit } from './problem';
 import { gapBetween } from './problem';
-import type { SearchTime, WallLayout } from './wallLayout';
+import type { SearchTime, WallLayout } from './layoutAnswer';
 import { wallLayout } from './wallLayout';
 import type { WallsLayout } from './wallsLayout';
 import { wallsLayout } from './wallsLayout';

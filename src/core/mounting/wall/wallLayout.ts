@@ -1,25 +1,10 @@
+import { byProgram } from './byProgram';
+import type { SearchTime, WallLayout } from './layoutAnswer';
 import type { Candidates } from './candidates';
 import { candidatesFor } from './candidates';
 import type { WallPlace, WallProblem, WallUnit } from './problem';
 import { gapBetween, requireWallProblem } from './problem';
 import { cheapestRow, leastCosts, rowsOf } from './rowBound';
-
-export interface SearchTime {
-  /** A clock in seconds. */
-  readonly nowS: () => number;
-  readonly timeLimitS: number;
-}
-
-export interface WallLayout {
-  /** Where each unit hangs, in the order given; null where not all of them fit, or none was found in time. */
-  readonly places: readonly WallPlace[] | null;
-  /** Σ cable, weighted; infinite without a layout. */
-  readonly cost: number;
-  /** No layout of this grid is cheaper than this; infinite where it is proved that they do not fit. */
-  readonly bound: number;
-  /** `proved`: nothing cheaper exists on this grid, or nothing fits at all. */
-  readonly proof: 'proved' | 'gap';
-}
 
 interface Kind {
   readonly unit: WallUnit;
@@ -35,12 +20,29 @@ const LOOK_EVERY = 512;
 /** A cheaper layout is cheaper by more than this, mm. */
 const EPS = 1e-6;
 
+/** A search alone has so long where a solver stands by, s: what it proves it mostly proves at once. */
+const SEARCH_FIRST_S = 0.5;
+
 /**
- * The cheapest places for all units on one wall of a grid: candidates by rising cost, depth first, cut where what is left cannot come in under the best.
- * Units of one kind take rising candidates. At the time limit the best so far with the bound; never called optimal without proof. Throws RangeError
- * on sizes that no wall has.
+ * The cheapest places for all units on one wall of a grid: a search, and where that does not prove its best soon, a solver of the wall's program.
+ * At the time limit the best so far with the bound; never called optimal without proof. Throws RangeError on sizes that no wall has.
  */
 export function wallLayout(problem: WallProblem, time: SearchTime): WallLayout {
+  const { solver, timeLimitS, nowS } = time;
+  if (!solver) return searched(problem, time);
+  const began = nowS();
+  const found = searched(problem, { nowS, timeLimitS: Math.min(SEARCH_FIRST_S, timeLimitS) });
+  const leftS = timeLimitS - (nowS() - began);
+  return found.proof === 'proved' || leftS <= 0
+    ? found
+    : byProgram(problem, found, { nowS, timeLimitS: leftS }, solver);
+}
+
+/**
+ * A search for them: candidates by rising cost, depth first, cut where what is left cannot come in under the best. Units of one kind take rising
+ * candidates.
+ */
+function searched(problem: WallProblem, time: SearchTime): WallLayout {
   requireWallProblem(problem);
   const kinds = kindsOf(problem);
   const rest = kinds.map((_, i) => kinds.slice(i + 1).reduce((sum, k) => sum + (k.least[k.units.length] as number), 0));

@@ -1,5 +1,5 @@
 import type { WallPlace, WallProblem, WallUnit } from './problem';
-import type { SearchTime, WallLayout } from './wallLayout';
+import type { SearchTime, WallLayout } from './layoutAnswer';
 import { wallLayout } from './wallLayout';
 
 /** A wall to hang units on, with nothing on it yet. */
@@ -51,7 +51,7 @@ export function wallsLayout(
     for (const counts of all.filter((c) => c.some((n) => n > 0))) {
       const share = Math.max(0.01, (time.timeLimitS - (time.nowS() - began)) / Math.max(1, jobs - done));
       const own = counts.flatMap((n, k) => Array.from({ length: n }, () => kinds[k] as WallUnit));
-      made.set(counts.join(), wallLayout({ ...wall, units: own }, { nowS: time.nowS, timeLimitS: share }));
+      made.set(counts.join(), wallLayout({ ...wall, units: own }, { ...time, timeLimitS: share }));
       done += 1;
       onWall?.(done, jobs);
     }

@@ -1,5 +1,5 @@
 import type { WallProblem } from './problem';
-import type { SearchTime } from './wallLayout';
+import type { SearchTime } from './layoutAnswer';
 import { wallLayout } from './wallLayout';
 
 /** One change that would make the units fit, tried and found to do it. */
