@@ -336,6 +336,8 @@ const RINK_PLAN: SiteDesign['plan'] = {
       carries: ['dc'],
       widthMm: 300,
       depthMm: 60,
+      dcLeadMm: 6.4,
+      busCableMm: null,
       points: [
         { xM: 20, yM: 29.5, zM: 11 },
         { xM: 84, yM: 29.5, zM: 11 },
@@ -347,6 +349,8 @@ const RINK_PLAN: SiteDesign['plan'] = {
       carries: ['dc'],
       widthMm: 400,
       depthMm: 60,
+      dcLeadMm: 6.4,
+      busCableMm: null,
       points: [
         { xM: 44, yM: 52, zM: 11 },
         { xM: 44, yM: 0.4, zM: 11 },
@@ -359,6 +363,8 @@ const RINK_PLAN: SiteDesign['plan'] = {
       carries: ['dc'],
       widthMm: 400,
       depthMm: 60,
+      dcLeadMm: 6.4,
+      busCableMm: null,
       points: [
         { xM: 8, yM: 0.4, zM: 3.6 },
         { xM: 46, yM: 0.4, zM: 3.6 },
@@ -370,6 +376,8 @@ const RINK_PLAN: SiteDesign['plan'] = {
       carries: ['ac', 'bus'],
       widthMm: 600,
       depthMm: 100,
+      dcLeadMm: null,
+      busCableMm: 8.2,
       points: [
         { xM: 0, yM: -0.4, zM: 3.2 },
         { xM: 46, yM: -0.4, zM: 3.2 },

@@ -21,6 +21,8 @@ const tray = (id: string, carries: Tray['carries'], points: Tray['points']): Tra
   carries,
   widthMm: null,
   depthMm: null,
+  dcLeadMm: null,
+  busCableMm: null,
   points,
 });
 const bare = siteOf(2, [plane('south', 120, { position: at(0, 20, 8), edgeM: 30 })]);

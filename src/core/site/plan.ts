@@ -20,6 +20,8 @@ export const traySchema = z.object({
   /** Null: its fill is unknown. */
   widthMm: quantity(20, 2000, 'mm', 'Inner width').nullable(),
   depthMm: quantity(10, 500, 'mm', 'Usable depth').nullable(),
+  dcLeadMm: quantity(3, 20, 'mm', 'Diameter of a DC lead on it').nullable().default(null),
+  busCableMm: quantity(3, 30, 'mm', 'Diameter of the RS-485 cable on it').nullable().default(null),
   points: z
     .array(positionSchema)
     .min(2, 'A tray has two ends at least.')

@@ -13,6 +13,8 @@ const tray = (id: string, points: readonly Position[], carries: readonly CableKi
   carries: [...carries],
   widthMm: null,
   depthMm: null,
+  dcLeadMm: null,
+  busCableMm: null,
   points: [...points],
 });
 const way = (trays: readonly Tray[], a: Position, b: Position, kind: CableKind = 'ac') =>

@@ -13,5 +13,6 @@ export const receivedBox = (over: Partial<ReceivedBox> = {}): ReceivedBox => ({
   ],
   packagingWhole: true,
   carrierTold: false,
+  photos: [],
   ...over,
 });

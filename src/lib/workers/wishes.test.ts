@@ -36,6 +36,8 @@ const TRAY: Tray = {
   carries: ['dc'],
   widthMm: null,
   depthMm: null,
+  dcLeadMm: null,
+  busCableMm: null,
   points: [
     { xM: 12, yM: 30, zM: 7 },
     { xM: 12, yM: 0, zM: 4 },

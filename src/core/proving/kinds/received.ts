@@ -9,6 +9,9 @@ import { SAYS_NOTHING, kind } from '../kind';
 import { PROVING_RULES as RULES } from '../rules';
 
 const count = (description: string) => quantity(0, 9999, '', description).int();
+/** Photos of one box. */
+export const PHOTOS_MOST = 12;
+const photo = z.string().regex(/^[0-9a-f]{64}$/, 'A photo is named by the SHA-256 of its bytes.');
 const values = z.object({
   serial: z
     .string()
@@ -18,6 +21,8 @@ const values = z.object({
     .meta({ description: 'Serial number, from the label' }),
   packagingWhole: z.boolean().meta({ description: 'Packaging whole' }),
   carrierTold: z.boolean().meta({ description: 'Damage told to the carrier' }),
+  /** Photos of label, packaging and damage that the site keeps. */
+  photos: z.array(photo).max(PHOTOS_MOST, 'Twelve photos a box at most.').default([]),
   items: z
     .array(
       z
@@ -50,7 +55,7 @@ export const RECEIVED = kind({
   form: (design, subject) => {
     const packing = packingOf(design, subject.id);
     if (packing.length === 0) return null;
-    const { items: _, ...rest } = values.shape;
+    const { items: _, photos: _p, ...rest } = values.shape;
     const fields = packing.flatMap(({ item, perUnit }, i) => [
       [`got${i}`, count(`${item}, ${perUnit} expected`)] as const,
       [`damaged${i}`, count(`${item}, of them damaged`)] as const,
@@ -80,7 +85,7 @@ export const RECEIVED = kind({
   },
   line: (v) => {
     const damaged = v.items.reduce((sum, i) => sum + i.damaged, 0);
-    return `serial ${v.serial}; ${v.items.length} things counted${damaged ? `, ${damaged} damaged` : ''}${v.packagingWhole ? '' : ', packaging damaged'}`;
+    return `serial ${v.serial}; ${v.items.length} things counted${damaged ? `, ${damaged} damaged` : ''}${v.packagingWhole ? '' : ', packaging damaged'}${v.photos.length ? `; photos: ${v.photos.length}` : ''}`;
   },
   printed: {
     title: 'Received',

@@ -8,4 +8,6 @@ export interface ReceivedBox {
   readonly items: readonly Counted[];
   readonly packagingWhole: boolean;
   readonly carrierTold: boolean;
+  /** Names of the photos that the site keeps. */
+  readonly photos: readonly string[];
 }

@@ -59,7 +59,16 @@ describe('what a layout says of itself', () => {
     const up = [2, 10, 7] as const;
     const points = [up, [2, 0, 7] as const].map(([xM, yM, zM]) => ({ xM, yM, zM }));
     const laidBy = (carries: 'dc' | 'ac'): SiteDesign => {
-      const tray = { id: 't', label: 'T', carries: [carries], widthMm: null, depthMm: null, points };
+      const tray = {
+        id: 't',
+        label: 'T',
+        carries: [carries],
+        widthMm: null,
+        depthMm: null,
+        dcLeadMm: null,
+        busCableMm: null,
+        points,
+      };
       return { ...laid, plan: { ...laid.plan, trays: [tray] } };
     };
     expect(said(stated(), laidBy('ac'))).toEqual([]);

@@ -202,6 +202,19 @@ export const backdrop = pgTable(
   (t) => [primaryKey({ columns: [t.siteId, t.id] })],
 );
 
+/** Photos that the record refers to, by the SHA-256 of their bytes: kept as long as the site. */
+export const sitePhoto = pgTable(
+  'site_photo',
+  {
+    siteId: siteId(),
+    id: text('id').notNull(),
+    type: text('type', { enum: ['image/png', 'image/jpeg'] }).notNull(),
+    bytes: bytea('bytes').notNull(),
+    keptAt: timestamp('kept_at', { withTimezone: true }).notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.siteId, t.id] })],
+);
+
 /** The weather file of a site, read into hours. One a site: a new one takes its place. */
 export const siteWeather = pgTable('site_weather', {
   siteId: siteId().primaryKey(),

@@ -85,6 +85,8 @@ describe('a plan in the database', () => {
     carries: ['dc' as const],
     widthMm: 200,
     depthMm: 60,
+    dcLeadMm: null,
+    busCableMm: null,
     points: [
       { xM: 0, yM: 0, zM: 6 },
       { xM: 20, yM: 0, zM: 6 },

@@ -4,7 +4,8 @@ import type { BackdropRequest } from '$lib/schemas/backdrop';
 import type { Tx } from '../db/client';
 import { backdrop } from '../db/schema';
 import { siteTransaction } from '../db/siteTurn';
-import { Problem, unfit } from '../problem';
+import { Problem } from '../problem';
+import { pictureOf } from '../picture';
 import type { Context } from './context';
 import { designHead } from './designs';
 
@@ -12,16 +13,6 @@ import { designHead } from './designs';
 const KEPT = 5;
 
 type Kept = Pick<typeof backdrop.$inferSelect, 'type' | 'bytes'>;
-
-const startsWith = (bytes: Buffer, ...start: readonly number[]) => start.every((b, i) => bytes[i] === b);
-
-/** A picture by its first bytes, whatever its name says. */
-function pictureOf(base64: string): Kept {
-  const bytes = Buffer.from(base64, 'base64');
-  if (startsWith(bytes, 0x89, 0x50, 0x4e, 0x47)) return { type: 'image/png', bytes };
-  if (startsWith(bytes, 0xff, 0xd8, 0xff)) return { type: 'image/jpeg', bytes };
-  throw unfit([{ pointer: '/base64', detail: 'must be a PNG or a JPEG file, told by its first bytes' }], 'The picture');
-}
 
 /** Lines as a picture that scales: nothing of what was sent stands in it but numbers. */
 function drawn({ widthM, heightM, lines }: Extract<BackdropRequest, { as: 'drawing' }>): Kept {

@@ -2,13 +2,16 @@
   import { pooled, receiving } from '$core/mounting/receiving/receiving';
   import type { HungUnit } from '$core/mounting/results';
   import type { Entry } from '$core/proving/entry';
-  import { RECEIVED } from '$core/proving/kinds/received';
+  import { PHOTOS_MOST, RECEIVED } from '$core/proving/kinds/received';
   import { useLog } from '$lib/client/logState.svelte';
   import { signOn } from '$lib/client/signOn.svelte';
   import EntryForm from '$lib/ui/record/EntryForm.svelte';
+  import PhotoField from '$lib/ui/record/PhotoField.svelte';
+  import ScanCode from '$lib/ui/record/ScanCode.svelte';
   import NewestEntry from '$lib/ui/record/NewestEntry.svelte';
 
   let { unit }: { unit: HungUnit } = $props();
+  let photos = $state.raw<readonly string[]>([]);
   const log = useLog();
   const subject = $derived({ scope: 'inverter', id: unit.unit.id } as const);
   const released = $derived(log.current?.design ?? null);
@@ -68,11 +71,23 @@
     {#if together}
       <p>
         <b class="num">{together.unitsComplete} of {alike.length}</b> units of this type can be finished with the
-        <span class="num">{together.boxes}</span> boxes counted so far.
+        <span class="num">{together.boxes}</span>
+        {together.boxes === 1 ? 'box' : 'boxes'} counted so far.
       </p>
     {/if}
     {#if newest}
       <NewestEntry entry={newest} {checks} />
+      {#if RECEIVED.is(newest) && newest.values.photos.length}
+        <ul class="my-1 flex flex-wrap gap-2" aria-label="Photos of the box">
+          {#each newest.values.photos as photo, i (photo)}
+            <li>
+              <a href="/sites/{log.siteId}/photos/{photo}"
+                ><img src="/sites/{log.siteId}/photos/{photo}" alt="Photo {i + 1}" class="h-24 border border-rule" /></a
+              >
+            </li>
+          {/each}
+        </ul>
+      {/if}
       {#if short.length}
         {#if noted}<p class="text-sm">Stands on the open points.</p>{:else}
           <button type="button" class="underline" onclick={putOnPoints}>Put it on the open points</button>
@@ -81,7 +96,18 @@
     {/if}
     <details class="mt-1" open={newest === null}>
       <summary class="cursor-pointer">{newest ? 'Count again' : 'Count it'}</summary>
-      <EntryForm kind={RECEIVED} {subject} label="Record the box" />
+      <EntryForm
+        kind={RECEIVED}
+        {subject}
+        label="Record the box"
+        merge={(typed) => ({ ...typed, photos: [...photos] })}
+        done={() => (photos = [])}
+      >
+        {#snippet extra(_typed, put)}
+          <ScanCode prefix="box-{unit.unit.id}" onread={(serial) => put('serial', serial)} />
+          <PhotoField siteId={log.siteId} bind:photos most={PHOTOS_MOST} prefix="box-{unit.unit.id}" />
+        {/snippet}
+      </EntryForm>
     </details>
   {/if}
 </section>

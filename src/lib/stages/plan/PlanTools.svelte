@@ -46,6 +46,8 @@
       carries: [...carries],
       widthMm: null,
       depthMm: null,
+      dcLeadMm: null,
+      busCableMm: null,
       points: [...points],
     };
     plan.picked = keyOf({ kind: 'tray', id: tray.id });

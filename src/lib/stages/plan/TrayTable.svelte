@@ -1,5 +1,6 @@
 <script lang="ts">
   import { trayLoads } from '$core/design/lengths';
+  import { trayFills } from '$core/design/trayFill';
   import { fixed } from '$core/kernel/quantity';
   import type { Tray } from '$core/site/plan';
   import { CABLE_WORDS, trayLengthM } from '$core/site/plan';
@@ -19,8 +20,15 @@
     carries: [],
     widthMm: null,
     depthMm: null,
+    dcLeadMm: null,
+    busCableMm: null,
     points: [],
   });
+  const fills = $derived(trayFills(site.design, plan.lengths));
+  const fullOf = (id: string) => {
+    const fill = fills.get(id);
+    return fill && fill.value !== null ? `${fixed(fill.value, 0)} %` : '?';
+  };
   const onIt = (id: string) => {
     const load = loads.get(id);
     const said = load
@@ -47,6 +55,7 @@
     { name: 'Length', figures: true },
     { name: 'Width × depth', figures: true },
     { name: 'On it' },
+    { name: 'Full', figures: true },
   ]}
   onremove={(t) => site.apply({ kind: 'remove-tray', trayId: t.id })}
 >
@@ -55,7 +64,13 @@
     <td>{tray.carries.map((k) => CABLE_WORDS[k]).join(', ')}</td>
     <td class="fig">{fixed(trayLengthM(tray), 1)} m</td>
     <td class="fig">{tray.widthMm === null ? '?' : tray.widthMm} × {tray.depthMm === null ? '?' : tray.depthMm} mm</td>
-    <td>{onIt(tray.id)}</td>
+    <td>
+      {onIt(tray.id)}
+      {#if fills.get(tray.id)?.missing.length}<span class="block text-sm text-dim"
+          >fill wants {fills.get(tray.id)?.missing.join(', ')}</span
+        >{/if}
+    </td>
+    <td class="fig">{fullOf(tray.id)}</td>
   {/snippet}
   {#snippet form(tray, done)}
     <EditForm
@@ -65,7 +80,7 @@
       label="Save the tray"
       refine={emptyTray}
       groups={[
-        { title: '', paths: ['label', 'dc', 'ac', 'bus', 'widthMm', 'depthMm'] },
+        { title: '', paths: ['label', 'dc', 'ac', 'bus', 'widthMm', 'depthMm', 'dcLeadMm', 'busCableMm'] },
         { title: '', paths: ['points'] },
       ]}
       save={(value) => save(tray.id, value, done)}

@@ -1,16 +1,12 @@
 import type { Backdrop } from '$core/site/plan';
 import { ApiProblem, post } from '$lib/client/api';
+import { base64Of, smallPicture } from '$lib/client/picture';
+import type { SmallPicture } from '$lib/client/picture';
 import type { SiteState } from '$lib/client/siteState.svelte';
 import type { BackdropRequest } from '$lib/schemas/backdrop';
 import type { DxfUnit, ReadDrawing } from './dxfLines';
 import { readDxf, requireSite, scaledDrawing } from './dxfLines';
 
-interface LoadedPicture {
-  readonly name: string;
-  readonly url: string;
-  readonly widthPx: number;
-  readonly heightPx: number;
-}
 interface LoadedDrawing extends ReadDrawing {
   readonly name: string;
 }
@@ -26,7 +22,7 @@ const TOO_LARGE = 40 * 1024 * 1024;
 /** A picture or drawing on its way behind the plan: read, scaled, sent. What was there before stays until then. */
 export class BackdropState {
   readonly #site: SiteState;
-  picture = $state.raw<LoadedPicture | null>(null);
+  picture = $state.raw<SmallPicture | null>(null);
   drawing = $state.raw<LoadedDrawing | null>(null);
   /** Two points of the picture, px, between which a distance is known. */
   points = $state.raw<readonly Px[]>([]);
@@ -48,7 +44,7 @@ export class BackdropState {
         const drawing = readDxf(await file.text());
         this.drawing = { name: file.name, ...drawing };
         this.unit = drawing.unit;
-      } else this.picture = await readPicture(file);
+      } else this.picture = await smallPicture(file, MOST_PX);
     } catch (cause) {
       this.trouble = wordsOf(cause);
     }
@@ -104,7 +100,7 @@ export class BackdropState {
     const mPerPx = metresPerPx(this.points, this.distanceM);
     const [widthM, heightM] = [picture.widthPx * mPerPx, picture.heightPx * mPerPx];
     requireSite(widthM, heightM, 'by this distance');
-    const request = { as: 'picture' as const, base64: picture.url.slice(picture.url.indexOf(',') + 1) };
+    const request = { as: 'picture' as const, base64: base64Of(picture) };
     return { request, backdrop: { name: named(picture.name), widthM, heightM, xM: 0, yM: 0 } };
   }
 }
@@ -121,26 +117,4 @@ export function metresPerPx([a, b]: readonly Px[], distanceM: number | null): nu
   if (px < 5) throw new RangeError('The two points lie on one another: click two that are apart.');
   if (distanceM === null || !(distanceM > 0)) throw new RangeError('The distance between the points must be over 0 m.');
   return distanceM / px;
-}
-
-/** Reads a picture with the browser's own means, no larger than wanted. */
-async function readPicture(file: File): Promise<LoadedPicture> {
-  const bitmap = await createImageBitmap(file).catch(() => null);
-  if (!bitmap) throw new RangeError('This is no picture that can be read: PNG, JPEG, WebP, or a DXF drawing.');
-  const k = Math.min(1, MOST_PX / Math.max(bitmap.width, bitmap.height));
-  const canvas = document.createElement('canvas');
-  [canvas.width, canvas.height] = [Math.round(bitmap.width * k), Math.round(bitmap.height * k)];
-  const pen = canvas.getContext('2d');
-  if (!pen) throw new RangeError('This browser draws no pictures.');
-  // What is see-through stays paper, not black.
-  pen.fillStyle = '#ffffff';
-  pen.fillRect(0, 0, canvas.width, canvas.height);
-  pen.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
-  bitmap.close();
-  return {
-    name: file.name,
-    url: canvas.toDataURL('image/jpeg', 0.82),
-    widthPx: canvas.width,
-    heightPx: canvas.height,
-  };
 }

@@ -40,7 +40,8 @@
     refine?: (value: Values) => readonly { path: string; text: string }[];
     /** Choices by path where they come from the site, not from the schema. */
     choices?: Readonly<Record<string, readonly { value: string; name: string }[]>>;
-    extra?: Snippet<[Values]>;
+    /** Below the fields: what stands in them, and how to put something there. */
+    extra?: Snippet<[Values, (path: string, next: unknown) => void]>;
     /** What is typed and not saved comes back after a reload. Not for readings: they are taken, or taken again. */
     drafts?: boolean;
   } = $props();
@@ -143,7 +144,7 @@
       </div>
     </fieldset>
   {/each}
-  {@render extra?.($values as Values)}
+  {@render extra?.($values as Values, put)}
   {#if general}<p role="alert" class="font-semibold text-stop">{general}</p>{/if}
   <div class="flex items-center gap-3">
     <Button type="submit" size="sm" disabled={$submitting}>{label}</Button>

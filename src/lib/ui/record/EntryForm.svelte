@@ -28,7 +28,7 @@
     /** What the page adds to what was typed. */
     merge?: (typed: Record<string, unknown>) => Record<string, unknown>;
     done?: () => void;
-    extra?: Snippet<[Record<string, unknown>]>;
+    extra?: Snippet<[Record<string, unknown>, (path: string, next: unknown) => void]>;
   } = $props();
   const log = useLog();
   const form = $derived(log.current && kind.form?.(log.current.design, subject));
@@ -55,9 +55,9 @@
   }
 </script>
 
-{#snippet below(typed: Record<string, unknown>)}
+{#snippet below(typed: Record<string, unknown>, put: (path: string, next: unknown) => void)}
   {@const question = questionOf(typed)}
-  {@render extra?.(typed)}
+  {@render extra?.(typed, put)}
   {#if question}<p role="status" class="border-l-4 border-tight bg-paper p-2 text-sm">{question}</p>{/if}
 {/snippet}
 

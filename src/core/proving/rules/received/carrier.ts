@@ -10,13 +10,14 @@ export const CARRIER_TOLD = rule<ReceivedBox>()({
   unit: '',
   basis: practice('before the receipt is signed, with photos'),
   needs: {},
-  judge: (_, { packagingWhole, carrierTold, items }) => {
+  judge: (_, { packagingWhole, carrierTold, items, photos }) => {
     const damaged = items.filter((i) => i.damaged > 0).map((i) => `${i.damaged} ${i.item}`);
     const harm = [...(packagingWhole ? [] : ['the packaging']), ...damaged];
     if (harm.length === 0) return found('holds', () => ['nothing is damaged']);
-    return found(carrierTold ? 'tight' : 'stop', () => [
+    return found(carrierTold && photos.length ? 'tight' : 'stop', () => [
       `damaged: ${harm.join(', ')}`,
       carrierTold ? 'the carrier has been told' : 'tell the carrier before the receipt is signed, with photos',
+      photos.length ? `photos: ${photos.length}` : 'no photo shows it',
     ]);
   },
 });

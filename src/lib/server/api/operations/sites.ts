@@ -1,4 +1,5 @@
 import { assessmentSchema } from '$core/design/calculations';
+import { photoKeptSchema, photoRequest } from '$lib/schemas/photo';
 import { backdropKeptSchema, backdropRequest } from '$lib/schemas/backdrop';
 import { projectFileSchema } from '$lib/schemas/projectFile';
 import {
@@ -98,6 +99,14 @@ export const siteOperations: readonly Operation[] = [
     summary: 'Keep a picture or a drawing to trace the plan over',
     request: backdropRequest,
     response: backdropKeptSchema,
+    status: '201',
+  },
+  {
+    path: '/api/v1/sites/{id}/photos',
+    method: 'post',
+    summary: 'Keep a photo for the record',
+    request: photoRequest,
+    response: photoKeptSchema,
     status: '201',
   },
   {
