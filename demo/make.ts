@@ -113,6 +113,8 @@ const bodyOf = (widthMm: number, heightMm: number, depthMm: number, keptMm: numb
   boltMm: 10,
   efficiencyPercent: 98.4,
   soundDb: 62,
+  airIn: 'bottom',
+  airOut: 'top',
   flatAllowed: false,
   gearOnly: false,
   eyeThread: widthMm > 800 ? 'M8' : null,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { quantity } from '../kernel/schema';
+import { enumOf, quantity } from '../kernel/schema';
 
 /** The body of an inverter as it hangs: sizes, what it keeps free, where it is carried and where it is fixed. Null where the data sheet is silent. */
 
@@ -7,6 +7,10 @@ const mm = (min: number, max: number, description: string) => quantity(min, max,
 
 /** From the lower left corner of the unit, seen from the front, mm. */
 const bodyPointSchema = z.object({ xMm: mm(-500, 4000, 'From the left'), yMm: mm(-1000, 4000, 'From below') });
+
+const AIR_SIDES = ['top', 'bottom', 'left', 'right', 'both sides'] as const;
+export type AirSide = (typeof AIR_SIDES)[number];
+const airSide = (description: string) => enumOf(AIR_SIDES).nullable().default(null).meta({ description });
 
 /** A line of the packing list: so many of a thing in the box of one unit. */
 const packedSchema = z.object({
@@ -38,6 +42,8 @@ export const inverterBodySchema = z.object({
   gearOnly: z.boolean().nullable().meta({ description: 'To be lifted by gear only' }),
   eyeThread: z.enum(['M8', 'M10', 'M12', 'M16']).nullable().default(null).meta({ description: 'Eye bolts' }),
   eyeSpacingMm: mm(50, 4000, 'Eye bolts apart').nullable().default(null),
+  airIn: airSide('Air goes in at'),
+  airOut: airSide('Warm air comes out at'),
   handles: z.array(bodyPointSchema).max(4).meta({ description: 'Handles' }),
   bracketHoles: z.array(bodyPointSchema).max(24).meta({ description: 'Holes of the bracket' }),
   safetyHoles: z.array(bodyPointSchema).max(8).meta({ description: 'Holes of the safety screws' }),
@@ -69,6 +75,8 @@ export const BLANK_BODY: InverterBody = {
   gearOnly: null,
   eyeThread: null,
   eyeSpacingMm: null,
+  airIn: null,
+  airOut: null,
   handles: [],
   bracketHoles: [],
   safetyHoles: [],

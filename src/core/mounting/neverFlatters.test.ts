@@ -49,6 +49,10 @@ describe('mounting', () =>
         only('waterMarkMm', raised(w.waterMarkMm, 1500, x)),
       ),
       worseWall('less room in front', ['mounting.front'], (w, x) => only('frontMm', shrunk(w.frontMm, 0.2, x))),
+      worseWall('less width in front', ['mounting.headroom'], (w, x) =>
+        only('frontWidthMm', shrunk(w.frontWidthMm, 0.2, x)),
+      ),
+      worseWall('less headroom', ['mounting.headroom'], (w, x) => only('headroomMm', shrunk(w.headroomMm, 0.5, x))),
       worseWall('a nearer neighbour', ['mounting.sound'], (w, x) =>
         w.neighbourM === 0 ? null : only('neighbourM', shrunk(w.neighbourM, 0.1, x)),
       ),

@@ -49,6 +49,8 @@ export const wallSchema = z.object({
   waterMarkMm: mm(0, 10_000, 'Flood or snow mark; 0 where there is none').nullable(),
   topMostMm: mm(200, 50_000, 'Upper edges no higher than').nullable(),
   frontMm: mm(0, 50_000, 'Free before the wall').nullable(),
+  frontWidthMm: mm(0, 50_000, 'Free width before a unit').nullable().default(null),
+  headroomMm: mm(0, 50_000, 'Headroom before the wall').nullable().default(null),
   facing: z
     .enum(['1', '2', '3'])
     .nullable()
@@ -120,6 +122,8 @@ export const newWall = (id: string, label: string, widthMm: number, heightMm: nu
   waterMarkMm: null,
   topMostMm: null,
   frontMm: null,
+  frontWidthMm: null,
+  headroomMm: null,
   facing: null,
   publicReach: null,
   flammables: null,

@@ -100,6 +100,8 @@ export const T100: InverterType = {
     slotMm: 13,
     boltMm: 10,
     soundDb: 65,
+    airIn: 'bottom',
+    airOut: 'top',
     flatAllowed: false,
     gearOnly: false,
     handles: [

@@ -38,7 +38,7 @@
   <h2 id="sun">Sun on {unit.unit.tag}</h2>
   {#if place.value === null}<p>Missing: {place.missing.join(', ')}.</p>{:else}
     <div class="flex flex-wrap items-start gap-6">
-      <figure>
+      <figure class="w-[27rem] max-w-full">
         <svg
           viewBox="0 0 {CELL.left + SUN_HOURS.length * CELL.w + 4} {CELL.top + 12 * CELL.h + 4}"
           class="w-[27rem] max-w-full"
@@ -82,7 +82,7 @@
           class="h-44 max-w-full"
           role="img"
           aria-label="The wall in section with its awning"
-          font-size="10"
+          font-size="13"
           font-family="var(--font-mono)"
         >
           <rect x="0" y="0" width={WALL_X} height={(dropM + 0.25) * M} fill="var(--color-rule)" />
@@ -118,7 +118,7 @@
         <figcaption class="text-sm text-dim">
           {#if asked?.answer === 'no sun'}No summer sun on this wall from {CRITICAL_HOURS.from} to {CRITICAL_HOURS.to} h solar.
           {:else if asked}
-            At {fixed(asked.atSolarH ?? 0, 2)} h solar of midsummer the sun asks for an awning
+            At {asked.atSolarH ?? 0} h solar of midsummer the sun asks for an awning
             <b class="num">{fixed(asked.depthM, 2)} m</b> deep, reaching
             <span class="num">{fixed(asked.leftM, 2)} m</span>
             past the unit to the left and <span class="num">{fixed(asked.rightM, 2)} m</span> to the right.

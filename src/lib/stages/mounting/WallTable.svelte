@@ -32,6 +32,8 @@
         'waterMarkMm',
         'topMostMm',
         'frontMm',
+        'frontWidthMm',
+        'headroomMm',
         'facing',
         'gaps',
         'stacking',

@@ -2,7 +2,7 @@
 export const BODY_GROUPS = [
   { title: 'Size', paths: ['widthMm', 'heightMm', 'depthMm'] },
   { title: 'Kept free', paths: ['leftMm', 'rightMm', 'topMm', 'bottomMm', 'frontMm', 'besideMm', 'stackedMm'] },
-  { title: 'Siting', paths: ['soundDb', 'efficiencyPercent', 'flatAllowed'] },
+  { title: 'Siting', paths: ['soundDb', 'efficiencyPercent', 'airIn', 'airOut', 'flatAllowed'] },
   { title: 'Lift', paths: ['centreXMm', 'centreYMm', 'centreZMm', 'gearOnly', 'eyeThread', 'eyeSpacingMm', 'handles'] },
   { title: 'In the box', paths: ['packing'] },
   { title: 'Bracket', paths: ['bracketBottomMm', 'slotMm', 'boltMm', 'bracketHoles', 'safetyHoles'] },

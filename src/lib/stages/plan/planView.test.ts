@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { fitted, keyed, scaleBarM, snapped, toPlan, toScreen } from './planView';
+import { DISCIPLINES } from '$core/design';
+import { LENGTH_RULES, fitted, keyed, scaleBarM, snapped, toPlan, toScreen } from './planView';
 
 const VIEW = { k: 20, x: 300, y: 200 };
 
@@ -59,4 +60,11 @@ describe('the plan on the screen', () => {
     [33, 160, 2],
     [2, 160, 50],
   ])('at %s px a metre a bar of at most %s px shows %s m', (k, most, m) => expect(scaleBarM(k, most)).toBe(m));
+});
+
+describe('rules that rest on lengths', () => {
+  it('are rules that the program knows', () => {
+    const known = DISCIPLINES.flatMap((d) => d.rules.map((r) => r.id));
+    for (const id of LENGTH_RULES) expect(known).toContain(id);
+  });
 });

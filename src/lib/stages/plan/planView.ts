@@ -8,6 +8,14 @@ export interface PlanView {
   readonly y: number;
 }
 
+/** Rules that rest on a length of the plan. */
+export const LENGTH_RULES: readonly string[] = [
+  'strings.home-run-drop',
+  'ac.voltage-rise',
+  'ac.terminal-voltage',
+  'links.length',
+];
+
 type Flat = Pick<Position, 'xM' | 'yM'>;
 
 export const toScreen = ({ k, x, y }: PlanView, p: Flat) => ({ x: x + k * p.xM, y: y - k * p.yM });

@@ -12,14 +12,13 @@
   import ThingForm from '$lib/stages/plan/ThingForm.svelte';
   import TrayTable from '$lib/stages/plan/TrayTable.svelte';
   import { PlanState, keyOf } from '$lib/stages/plan/planState.svelte';
+  import { LENGTH_RULES } from '$lib/stages/plan/planView';
   import Stage from '$lib/ui/Stage.svelte';
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
 
   const site = useSite();
   const plan = new PlanState(site);
-  /** Checks that rest on a length of the plan. */
-  const OF_LENGTHS = ['strings.home-run-drop', 'ac.voltage-rise', 'ac.terminal-voltage', 'links.length'];
-  const checks = $derived(site.assessment.checks.filter((c) => OF_LENGTHS.includes(c.id)));
+  const checks = $derived(site.assessment.checks.filter((c) => LENGTH_RULES.includes(c.id)));
   const picked = $derived(plan.pickedThing);
   const here = $derived(picked?.kind === 'unit' ? checks.filter((c) => c.subject.path.includes(picked.label)) : checks);
   $effect(() => {
