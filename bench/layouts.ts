@@ -16,6 +16,7 @@ export function roofs(units: number, trackers: number, ratedW: number, modulesEa
       azimuthDeg: 60 * i,
       tiltDeg: 5 + 5 * (i % 3),
       edgeM: 60,
+      edgeDeg: 0,
       position: { xM: 25 * i, yM: 20 + 15 * (i % 2), zM: 6 },
     }),
   );

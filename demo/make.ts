@@ -413,6 +413,8 @@ function iceRink(): SiteDesign {
       service: 'earthed wye with neutral (TN-S, TN-C-S)',
       transformerKva: 1250,
       transformerImpedancePercent: 6,
+      transformerLossKw: 12,
+      upstreamMva: 180,
       boardHighestV: 411,
       gridCode: 'EN 50549-1 first start',
       rcdFitted: false,
@@ -438,6 +440,13 @@ function iceRink(): SiteDesign {
       busbarA: 1600,
       mainBreakerA: 1600,
       mainAmbientC: 35,
+      busbarIcwKa: 50,
+      mainMetal: 'Cu',
+      mainInsulation: 'XLPE',
+      mainSectionMm2: 240,
+      mainParallel: 4,
+      mainLengthM: 24,
+      mainPeMm2: 120,
     },
     plan: RINK_PLAN,
   };
@@ -454,6 +463,7 @@ function iceRink(): SiteDesign {
       moduleCount: 816,
       position: { xM: 20, yM: 30, zM: 11 },
       edgeM: 64,
+      edgeDeg: 0,
     },
     {
       id: 'hall-north',
@@ -463,6 +473,7 @@ function iceRink(): SiteDesign {
       moduleCount: 612,
       position: { xM: 20, yM: 52, zM: 11 },
       edgeM: 64,
+      edgeDeg: 0,
     },
     {
       id: 'changing-rooms',
@@ -472,6 +483,7 @@ function iceRink(): SiteDesign {
       moduleCount: 304,
       position: { xM: 58, yM: 40, zM: 5 },
       edgeM: 22,
+      edgeDeg: 90,
     },
   ];
   for (const p of planes)
@@ -506,6 +518,11 @@ function iceRink(): SiteDesign {
       parallel: 1,
       sunOnCable: false,
       breakerKind: 'moulded-case' as const,
+      breakerUeV: 690,
+      breakerIcuKa: 36,
+      breakerTrip: 'magnetic setting' as const,
+      magneticA: 1600,
+      clearingS: 0.1,
       peMetal: 'Cu' as const,
       peInCable: true,
       externalEarthMetal: 'Cu' as const,
@@ -658,6 +675,7 @@ function fishHall(): SiteDesign {
     rearShare: null,
     position: { xM: 10, yM: 14, zM: 8 },
     edgeM: 40,
+    edgeDeg: 0,
     engineeredUocColdV: null,
   });
   d = withPlane(d, {
@@ -671,6 +689,7 @@ function fishHall(): SiteDesign {
     rearShare: null,
     position: null,
     edgeM: 0,
+    edgeDeg: 0,
     engineeredUocColdV: null,
   });
   for (let n = 1; n <= 4; n++)

@@ -25,7 +25,7 @@ export function runChecks(r: RunResult): Check[] {
     ...ask(RULES.run, r, run, r.wanting),
     ...ask(RULES.conductor, r, run, r.wanting),
     ...ask(RULES.earth, r, run, r.wanting),
-    ...ask(RULES.fault, r, run),
+    ...ask(RULES.fault, r, run, r.wanting),
     ...ask(RULES.bay, r, lug, r.wanting),
   ];
 }

@@ -2,6 +2,7 @@ import type { BreakerNeed, School } from '../conductor/school';
 import type { Answer } from '../kernel/answer';
 import { lacking } from '../kernel/answer';
 import { fixed } from '../kernel/quantity';
+import type { BoardSupply } from './fault/boardSupply';
 import type { Board } from '../site/parts';
 import type { Survey } from '../site/survey';
 
@@ -12,6 +13,7 @@ export interface BoardLoad {
   readonly units: number;
   /** Currents of all inverters together, A: they peak at the same moment. */
   readonly sumA: Answer<number>;
+  readonly supply: BoardSupply;
   /** Sheets of inverters that do not stand. */
   readonly wanting: readonly string[];
 }

@@ -3,7 +3,7 @@ import { partId } from '../kernel/schema';
 import { lineOf } from '../site/line';
 import type { AcDesign, AcRun } from './part';
 import { acRunSchema } from './part';
-import { reckonedRunM } from './results';
+import { reckonedRunM, supplyOf } from './results';
 import { suggestRun } from './suggestRun';
 
 /** The design with this run in the place of the inverter's run. */
@@ -17,7 +17,7 @@ function withSuggestedRun(d: AcDesign, inverterId: string): AcDesign {
   const on = lineOf(d).unit(inverterId);
   const run = d.runs.find((r) => r.inverterId === inverterId);
   if (!on || !run) throw new RangeError(`inverterId must name an inverter with a run (got ${inverterId})`);
-  const s = suggestRun(run, on.unit, on.type, d.survey, reckonedRunM(d.plan, on.unit, d.board));
+  const s = suggestRun(run, on.unit, on.type, d.survey, reckonedRunM(d.plan, on.unit, d.board), supplyOf(d));
   if ('missing' in s) throw new RangeError(`A suggestion for ${on.unit.tag} needs ${s.missing.join(', ')} first`);
   if ('unmet' in s) throw new RangeError(`No size of ${on.unit.tag} holds on every rule: ${s.unmet.join('; ')}`);
   return withRun(d, s.run);

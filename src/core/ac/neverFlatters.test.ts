@@ -22,11 +22,13 @@ describe('the AC side', () =>
   neverFlatters(ac, {
     designOf: (seed) => randomDesign(seed, { inverters: 3, trackers: 2 }),
     worse: [
-      worseRun('a longer run', ['ac.voltage-rise', 'ac.terminal-voltage'], (r, x) =>
+      worseRun('a longer run', ['ac.voltage-rise', 'ac.terminal-voltage', 'ac.loop'], (r, x) =>
         only('lengthM', grown(r.lengthM, 4, x)),
       ),
-      worseRun('a thinner cable', ['ac.ampacity', 'ac.voltage-rise', 'ac.terminal-voltage'], (r) =>
-        only('sectionMm2', nextBelow(r.sectionMm2, SECTIONS)),
+      worseRun(
+        'a thinner cable',
+        ['ac.ampacity', 'ac.voltage-rise', 'ac.terminal-voltage', 'ac.adiabatic', 'ac.loop'],
+        (r) => only('sectionMm2', nextBelow(r.sectionMm2, SECTIONS)),
       ),
       worseRun('a hotter run', ['ac.ampacity'], (r, x) => only('ambientC', raised(r.ambientC, 25, x))),
       worseRun('sun on the cable', ['ac.ampacity'], (r) => (r.sunOnCable === false ? { sunOnCable: true } : null)),
@@ -50,9 +52,49 @@ describe('the AC side', () =>
           r.breakerGroupFactor === null ? null : Math.max(0.5, r.breakerGroupFactor - 0.4 * x()),
         ),
       ),
-      worseRun('a thinner PE', ['ac.pe-section'], (r) => only('peMm2', nextBelow(r.peMm2, EARTHS))),
+      worseRun('a thinner PE', ['ac.pe-section', 'ac.adiabatic', 'ac.loop'], (r) =>
+        only('peMm2', nextBelow(r.peMm2, EARTHS)),
+      ),
       worseRun('a thinner external earth', ['ac.external-earth'], (r) =>
         only('externalEarthMm2', nextBelow(r.externalEarthMm2, EARTHS)),
+      ),
+      worseRun('a breaker that opens less', ['ac.breaking-capacity'], (r, x) =>
+        only('breakerIcuKa', shrunk(r.breakerIcuKa, 0.1, x)),
+      ),
+      worseRun('a breaker for less voltage', ['ac.breaker-voltage'], (r, x) =>
+        only('breakerUeV', shrunk(r.breakerUeV, 0.3, x)),
+      ),
+      worseRun('a higher magnetic setting', ['ac.loop'], (r, x) => only('magneticA', grown(r.magneticA, 10, x))),
+      worseRun('a slower breaker', ['ac.adiabatic'], (r, x) =>
+        r.letThroughA2s === null && r.clearingS !== null && r.clearingS >= 0.1
+          ? { clearingS: Math.min(5, r.clearingS * (1 + 4 * x())) }
+          : null,
+      ),
+      worseRun('more let through', ['ac.adiabatic'], (r, x) => only('letThroughA2s', grown(r.letThroughA2s, 20, x))),
+      worseRun('a residual device that trips earlier', ['ac.residual-current'], (r, x) =>
+        only('residualMa', shrunk(r.residualMa, 0.1, x)),
+      ),
+      worseSurvey('a stiffer transformer', ['ac.breaking-capacity', 'ac.short-circuit'], (s, x) =>
+        only(
+          'transformerImpedancePercent',
+          s.transformerLossKw !== null && s.transformerImpedancePercent !== null
+            ? Math.max(3, s.transformerImpedancePercent * (1 - 0.4 * x()))
+            : null,
+        ),
+      ),
+      worseSurvey('a weaker network', ['ac.loop'], (s, x) => only('upstreamMva', shrunk(s.upstreamMva, 0.05, x))),
+      worseSurvey('more losses of the transformer', ['ac.loop'], (s, x) =>
+        only('transformerLossKw', raised(s.transformerLossKw, 1, x)),
+      ),
+      worseBoard('a busbar that withstands less', ['ac.short-circuit'], (b, x) =>
+        only('busbarIcwKa', shrunk(b.busbarIcwKa, 0.1, x)),
+      ),
+      worseBoard('a longer main cable', ['ac.loop'], (b, x) => only('mainLengthM', grown(b.mainLengthM, 6, x))),
+      worseBoard('a shorter main cable', ['ac.breaking-capacity', 'ac.short-circuit'], (b, x) =>
+        only('mainLengthM', b.mainLengthM === null ? null : Math.max(0.5, b.mainLengthM * x())),
+      ),
+      worseBoard('a thinner PE of the main cable', ['ac.loop'], (b) =>
+        only('mainPeMm2', nextBelow(b.mainPeMm2, [16, 50, 120])),
       ),
       worseRun('more cables', ['ac.lugs-on-stud', 'ac.entries', 'ac.palm-thickness'], (r) =>
         only('parallel', r.parallel === null ? null : Math.min(8, r.parallel + 1)),
@@ -105,6 +147,12 @@ describe('the AC side', () =>
         path: /(cableDiameter|palmWidth|palmThickness)Mm$/,
         because: 'what was measured outranks the table; without it the table says what it knew before',
       },
+      {
+        path: /transformerLossKw$|^board\.main/,
+        because: 'without them the largest current is reckoned larger, and the loop is unknown',
+      },
+      { path: /letThroughA2s$/, because: 'the maker’s figure outranks current and time' },
+      { path: /^runs\.\d+\.residualFitted$/, because: 'without its own word the site’s counts' },
       { path: /outputMaxA$/, because: 'without it the current is provisional, and its own rule is tight for it' },
       { path: /glandSealSplitMm$/, because: 'advice on the seal, not a limit' },
       { path: /^(strings|planes|chain)\./, because: 'not inputs of the AC side' },

@@ -28,6 +28,18 @@ export const acRunSchema = z.object({
   ductDiameterMm: quantity(20, 500, 'mm', 'Outer diameter of the duct').nullable(),
   breakerA: quantity(1, 4000, 'A', 'Breaker at the board').nullable(),
   breakerKind: z.enum(BREAKER_KINDS).nullable().meta({ description: 'Kind of breaker' }),
+  breakerUeV: quantity(100, 1500, 'V', 'Rated voltage of the breaker').nullable().default(null),
+  breakerIcuKa: quantity(0.5, 200, 'kA', 'Breaking capacity at this voltage').nullable().default(null),
+  breakerTrip: z
+    .enum(['B', 'C', 'D', 'magnetic setting'])
+    .nullable()
+    .default(null)
+    .meta({ description: 'Trips at once by' }),
+  magneticA: quantity(10, 60_000, 'A', 'Magnetic setting').nullable().default(null),
+  clearingS: quantity(0.001, 5, 's', 'Clears a short circuit in').nullable().default(null),
+  letThroughA2s: quantity(100, 1e11, 'A²s', 'Let-through, where the maker gives it').nullable().default(null),
+  residualType: z.enum(['A', 'B']).nullable().default(null).meta({ description: 'Type of that device' }),
+  residualMa: quantity(6, 30_000, 'mA', 'Rating of that device').nullable().default(null),
   /** Null: as the survey says of the whole site. */
   residualFitted: z.boolean().nullable().default(null).meta({ description: 'Residual-current device in this run' }),
   breakerAmbientC: quantity(-25, 80, '°C', 'Ambient at the breaker').nullable(),
@@ -64,6 +76,14 @@ export function blankRun(inverterId: string): AcRun {
     breakerA: null,
     breakerKind: null,
     residualFitted: null,
+    breakerUeV: null,
+    breakerIcuKa: null,
+    breakerTrip: null,
+    magneticA: null,
+    clearingS: null,
+    letThroughA2s: null,
+    residualType: null,
+    residualMa: null,
     breakerAmbientC: null,
     breakerGroupFactor: null,
     peMm2: null,

@@ -16,6 +16,8 @@ import type { Survey } from '../site/survey';
 import type { Way } from '../site/way';
 import { waysOf } from '../site/way';
 import type { BoardLoad, GridLoad } from './boardLoad';
+import type { BoardSupply } from './fault/boardSupply';
+import { boardSupply } from './fault/boardSupply';
 import type { DesignCurrent } from './designCurrent';
 import { designCurrent } from './designCurrent';
 import type { AcDesign, AcRun } from './part';
@@ -54,6 +56,8 @@ export interface RunResult {
   readonly lug: Answer<Lug>;
   readonly diameter: Answer<Diameter>;
   readonly torque: TorqueTarget | null;
+  /** What a fault on this run is fed by. */
+  readonly supply: BoardSupply;
   /** A sheet of the inverter that does not stand: nothing of the run is judged on it. */
   readonly wanting: readonly string[];
 }
@@ -129,6 +133,10 @@ export function reckonedRunM(plan: Plan, inverter: SiteInverter, board: Board): 
   return way && RUN_SLACK * way.lengthM + RUN_ENDS_M;
 }
 
+/** A run that is looked at without its board. */
+const UNFED = lacking<never>('short-circuit current at the board');
+const NO_BOARD: BoardSupply = { gridA: UNFED, boardA: UNFED, loop: UNFED, words: [] };
+
 /**
  * Works one run through, from the design current to the torque, by the school of the survey. `reckonedM`: its length as the plan has it, m,
  * used where none was entered.
@@ -139,6 +147,7 @@ export function runResult(
   type: InverterType,
   survey: Survey,
   reckonedM: number | null = null,
+  supply: BoardSupply = NO_BOARD,
 ): RunResult {
   const lengthM = run.lengthM ?? reckonedM;
   const school = schoolOf(survey.school);
@@ -163,6 +172,7 @@ export function runResult(
     lug: lugOf(run, type.bay.studM, school),
     diameter: school.cableDiameter(run),
     torque: torqueTarget(type.bay) ?? null,
+    supply,
     wanting: inverterSheetWanted(type),
   };
 }
@@ -174,6 +184,17 @@ export const runLengthWords = ({ run, lengthM }: RunResult): string =>
       ? 'length unknown'
       : `${fixed(lengthM, 1)} m by the plan`
     : `${run.lengthM} m`;
+
+/** Currents of all inverters of the board together, A. */
+function invertersA(design: AcDesign): Answer<number> {
+  const { units } = lineOf(design);
+  const currents = units.map(({ type: t }) => designCurrent(t.maxApparentVa, t.nominalLineV, t.outputMaxA).currentA);
+  return units.length ? schoolOf(design.survey.school).boardA(currents) : lacking('inverters');
+}
+
+/** What feeds the board of a design. */
+export const supplyOf = (d: AcDesign): BoardSupply =>
+  boardSupply(d.survey, d.board, schoolOf(d.survey.school), invertersA(d));
 
 /** What the AC side computes once for its rules, sheets and others. */
 export interface AcResults {
@@ -187,15 +208,18 @@ export interface AcResults {
 export function acResults(design: AcDesign, memo: Memo): AcResults {
   const { survey, board, plan } = design;
   const ofInverter = new Map(design.runs.map((r) => [r.inverterId, r]));
-  const runs = lineOf(design).units.map(({ unit, type }): RunResult => {
+  const school = schoolOf(survey.school);
+  const { units } = lineOf(design);
+  const sumA = invertersA(design);
+  const supply = memo.keep('board-supply', [survey, board, sumA.value], () => boardSupply(survey, board, school, sumA));
+  const runs = units.map(({ unit, type }): RunResult => {
     const run = ofInverter.get(unit.id);
     // A unit whose run nobody drew yet feeds the board all the same.
     const reckonedM = reckonedRunM(plan, unit, board);
-    return memo.keep(`run/${unit.id}`, [run, unit, type, survey, reckonedM], () =>
-      runResult(run ?? blankRun(unit.id), unit, type, survey, reckonedM),
+    return memo.keep(`run/${unit.id}`, [run, unit, type, survey, reckonedM, supply], () =>
+      runResult(run ?? blankRun(unit.id), unit, type, survey, reckonedM, supply),
     );
   });
-  const school = schoolOf(survey.school);
   const wanting = [...new Set(runs.flatMap((r) => inverterSheetWanted(r.type)))];
   return {
     runs,
@@ -203,7 +227,8 @@ export function acResults(design: AcDesign, memo: Memo): AcResults {
       board,
       school,
       units: runs.length,
-      sumA: runs.length ? school.boardA(runs.map((r) => r.designCurrent.currentA)) : lacking('inverters'),
+      sumA,
+      supply,
       wanting,
     },
     grid: { survey, apparentVa: runs.length ? runs.reduce((sum, r) => sum + r.type.maxApparentVa, 0) : null, wanting },

@@ -3,24 +3,18 @@ import type { CableKind } from '../conductor/laid';
 import type { InverterType } from '../equipment/inverterType';
 import type { Check } from '../kernel/check';
 import { given } from '../kernel/answer';
+import type { BoardSupply } from './fault/boardSupply';
 import type { SiteInverter } from '../site/parts';
 import type { Survey } from '../site/survey';
 import { runChecks } from './assess';
 import type { AcRun } from './part';
 import { runResult } from './results';
-import { AC_RULES } from './rules';
 
 /** What sizing a run comes to: a run that holds on every rule sizing can decide; what it still wants; or the rules that no size meets. */
 export type Suggestion =
   | { readonly run: AcRun; readonly why: readonly string[] }
   | { readonly missing: readonly string[] }
   | { readonly unmet: readonly string[] };
-
-const TO_COME: ReadonlySet<string> = new Set(
-  Object.values(AC_RULES)
-    .flat()
-    .flatMap((r) => (r.toCome ? [r.id] : [])),
-);
 
 interface Candidate {
   readonly run: AcRun;
@@ -85,8 +79,9 @@ export function suggestRun(
   type: InverterType,
   survey: Survey,
   reckonedM: number | null = null,
+  supply?: BoardSupply,
 ): Suggestion {
-  const { school, breaker, lengthM } = runResult(run, inverter, type, survey, reckonedM);
+  const { school, breaker, lengthM } = runResult(run, inverter, type, survey, reckonedM, supply);
   const kind = wanted(run, lengthM, survey);
   const sections = kind.value ? school.sections(kind.value) : [];
   const route = school.ampacity({ ...run, parallel: run.parallel ?? 1, sectionMm2: sections[0] ?? 0 });
@@ -100,7 +95,7 @@ export function suggestRun(
   const candidates = sets.flatMap((parallel) =>
     sections.map((sectionMm2): Candidate => {
       const tried = sized(run, sectionMm2, parallel, breakerA, school);
-      const checks = runChecks(runResult(tried, inverter, type, survey, reckonedM)).filter((c) => !TO_COME.has(c.id));
+      const checks = runChecks(runResult(tried, inverter, type, survey, reckonedM, supply));
       return { run: tried, checks };
     }),
   );

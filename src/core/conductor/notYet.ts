@@ -15,6 +15,7 @@ export function schoolToCome(name: SchoolName, tables: TablesWanted): School {
     arrangements: () => [],
     ampacity: wants('ampacity'),
     conductorOhmPerM: wants('conductorOhmPerM'),
+    adiabaticK: wants('adiabaticK'),
     protectiveEarthMm2: wants('protectiveEarthMm2'),
     externalEarthMm2: wants('externalEarthMm2'),
     standardSectionMm2: wants('standardSectionMm2'),

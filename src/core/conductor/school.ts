@@ -1,5 +1,14 @@
 import type { Answer } from '../kernel/answer';
-import type { CableKind, DcBundle, LaidCable, LineAndPe, MeasuredPalm, Method, SeatedBreaker } from './laid';
+import type {
+  CableKind,
+  DcBundle,
+  Insulation,
+  LaidCable,
+  LineAndPe,
+  MeasuredPalm,
+  Method,
+  SeatedBreaker,
+} from './laid';
 import type { Metal } from './metal';
 
 /** Schools of rules for conductors, breakers and lugs: one interface, one folder each. */
@@ -49,6 +58,14 @@ export interface Diameter {
   readonly measured: boolean;
 }
 
+/** A conductor that a short circuit heats: a core of the cable, or laid by itself. */
+export interface ShortCircuited {
+  readonly metal: Metal;
+  readonly insulation: Insulation;
+  readonly sectionMm2: number;
+  readonly place: 'core' | 'separate';
+}
+
 /**
  * What a school answers. A question whose table is not in the program names that table as missing; no school borrows another's.
  */
@@ -59,8 +76,15 @@ export interface School {
   /** How circuits of a method may lie together. */
   arrangements(method: Method): readonly string[];
   ampacity(cable: LaidCable): Answer<Ampacity>;
-  /** AC resistance of one line conductor at full load, and the temperature it has then. */
-  conductorOhmPerM(kind: CableKind, sectionMm2: number, frequencyHz: number): Answer<LoadedResistance>;
+  /** AC resistance of one conductor at full load, or at a temperature, °C, and the temperature it has then. */
+  conductorOhmPerM(
+    kind: Pick<CableKind, 'metal' | 'insulation'>,
+    sectionMm2: number,
+    frequencyHz: number,
+    tempC?: number,
+  ): Answer<LoadedResistance>;
+  /** k of the adiabatic equation, A·√s/mm². */
+  adiabaticK(conductor: ShortCircuited): Answer<number>;
   /** PE section for the line conductors, mm². */
   protectiveEarthMm2(line: LineAndPe): Answer<number>;
   /** External chassis earth, mm². */

@@ -2,6 +2,7 @@ import { onSite } from '../mounting/wallPosition';
 import { onPlanDeg } from '../site/plan';
 import type { Position } from '../site/position';
 import type { DesignEdit, SiteDesign } from '.';
+import { onEdge } from '../site/parts';
 
 /** What stands on the plan, whoever it belongs to, and the edit that puts it elsewhere. */
 
@@ -50,16 +51,18 @@ export function planThings(d: SiteDesign): Thing[] {
     ...d.plan.trays.map(({ id, label, points }) =>
       thing({ kind: 'tray', id, label, position: points[0] ?? null, shape: points }),
     ),
-    ...d.planes.map(({ id, label, position, edgeM, azimuthDeg }) =>
-      thing({
+    ...d.planes.map((plane) => {
+      const { id, label, position, azimuthDeg } = plane;
+      const end = onEdge(plane, 1);
+      return thing({
         kind: 'plane',
         id,
         label,
         position,
-        shape: position ? [position, shifted(position, edgeM, 0)] : [],
+        shape: position && end ? [position, end] : [],
         facesDeg: onPlanDeg(d.plan, azimuthDeg),
-      }),
-    ),
+      });
+    }),
     ...d.walls.map((w) => {
       const right = onSite(d.plan, w, w.widthMm, 0);
       const facesDeg = w.facesDeg === null ? null : onPlanDeg(d.plan, w.facesDeg);

@@ -53,6 +53,11 @@ export const inverterSheetSchema = z.object({
   connectorMaxV: quantity(200, 2000, 'V', 'Voltage rating of connectors and combiners').nullable().default(null),
   altitudeMaxM: quantity(500, 6000, 'm', 'Highest altitude of the site').nullable().default(null),
   massKg: quantity(5, 400, 'kg', 'Mass').nullable(),
+  residualTypeA: z
+    .boolean()
+    .nullable()
+    .default(null)
+    .meta({ description: 'Type A is enough as residual-current device, in writing' }),
   dischargeWaitS: quantity(60, 3600, 's', 'Waiting time printed on the label').nullable(),
   busUnitLoads: quantity(0.03125, 4, 'unit loads', 'RS-485 unit loads').nullable(),
   bay: acBaySchema,

@@ -1,6 +1,8 @@
 import { z } from 'zod';
+import { INSULATIONS } from '../conductor/laid';
 import { MODULE_MOUNTING } from '../equipment/moduleMounting';
 import { partId, partName, quantity } from '../kernel/schema';
+import type { Position } from './position';
 import { positionSchema } from './position';
 
 /** The parts of the base that every discipline shares: planes, inverters, the board, and what a string is. */
@@ -18,12 +20,25 @@ export const planeSchema = z.object({
   /** Light behind over light in front. Null: nobody has said, and what rests on it is unknown for modules that see behind. */
   rearShare: quantity(0, 0.3, '', 'Light on the rear over light in front').nullable().default(null),
   position: positionSchema.nullable(),
-  /** Along which home runs leave, from the position to the right; the strings of the plane start evenly along it. */
+  /** Along which home runs leave, from the position on; the strings of the plane start evenly along it. */
   edgeM: quantity(0, 2000, 'm', 'Edge along which home runs leave').default(0),
+  edgeDeg: quantity(-180, 360, '°', 'That edge on the plan: 0 to the right, 90 up').default(0),
   /** Used by the engineered method alone. */
   engineeredUocColdV: quantity(5, 300, 'V', 'Engineered cold voltage of one module').nullable().default(null),
 });
 export type Plane = z.infer<typeof planeSchema>;
+
+/** A point on the edge of a plane along which home runs leave, 0…1 of it from its position; null while nobody said where the plane is. */
+export function onEdge(plane: Pick<Plane, 'position' | 'edgeM' | 'edgeDeg'>, share: number): Position | null {
+  const { position, edgeM, edgeDeg } = plane;
+  if (!position) return null;
+  const rad = (edgeDeg * Math.PI) / 180;
+  return {
+    xM: position.xM + edgeM * share * Math.cos(rad),
+    yM: position.yM + edgeM * share * Math.sin(rad),
+    zM: position.zM,
+  };
+}
 
 /** Planes whose modules may share a tracker: one type, one tilt, one azimuth. */
 export const sameClass = (a: Plane, b: Plane): boolean =>
@@ -51,6 +66,14 @@ export const boardSchema = z.object({
   busbarA: quantity(10, 6300, 'A', 'Busbar rating').nullable(),
   mainBreakerA: quantity(10, 6300, 'A', 'Main breaker').nullable(),
   mainAmbientC: quantity(-25, 80, '°C', 'Ambient at the main breaker').nullable(),
+  busbarIcwKa: quantity(1, 200, 'kA', 'Short-time withstand of the busbar').nullable().default(null),
+  /** The cable from the transformer to the board. */
+  mainMetal: z.enum(['Cu', 'Al']).nullable().default(null).meta({ description: 'Metal of the main cable' }),
+  mainInsulation: z.enum(INSULATIONS).nullable().default(null).meta({ description: 'Insulation of the main cable' }),
+  mainSectionMm2: quantity(4, 630, 'mm²', 'Section of the main cable').nullable().default(null),
+  mainParallel: quantity(1, 12, 'sets', 'Main cables in parallel').int().nullable().default(null),
+  mainLengthM: quantity(0.5, 5000, 'm', 'Length of the main cable').nullable().default(null),
+  mainPeMm2: quantity(4, 630, 'mm²', 'PE or PEN of each main cable').nullable().default(null),
 });
 export type Board = z.infer<typeof boardSchema>;
 export const BLANK_BOARD: Board = {
@@ -59,6 +82,13 @@ export const BLANK_BOARD: Board = {
   busbarA: null,
   mainBreakerA: null,
   mainAmbientC: null,
+  busbarIcwKa: null,
+  mainMetal: null,
+  mainInsulation: null,
+  mainSectionMm2: null,
+  mainParallel: null,
+  mainLengthM: null,
+  mainPeMm2: null,
 };
 
 /** An input of a tracker of an inverter. */

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { tenMinuteTripV } from './gridCodes';
 import { describe, expect, it } from 'vitest';
+import { onEdge } from './parts';
 import { assessSite } from '../design/assess';
 import { legalLayout } from '../strings/layout/legalLayout';
 import { M575, plane, runOf, siteOf } from '../testing/examples';
@@ -58,7 +59,7 @@ describe('design document', () => {
       survey: Object.fromEntries(
         Object.entries(rest.survey).filter(([k]) => !['building', 'coldMethod', 'engineeredDocument'].includes(k)),
       ),
-      planes: rest.planes.map(({ edgeM: _m, engineeredUocColdV: _v, ...p }) => p),
+      planes: rest.planes.map(({ edgeM: _m, edgeDeg: _d, engineeredUocColdV: _v, ...p }) => p),
       strings: rest.strings.map(({ start: _s, lengthM: _n, ...s }) => ({
         ...s,
         place: s.place && { inverterId: s.place.inverterId, tracker: s.place.tracker, input: s.place.input },
@@ -160,4 +161,19 @@ it('a ten-minute level is the code’s share of the nominal voltage: 440 V at 40
   expect(tenMinuteTripV({ gridCode: 'EN 50549-1 first start', lineV: null }).missing).toEqual(['nominal line voltage']);
   for (const gridCode of [null, 'IEEE 1547 enter service'])
     expect(tenMinuteTripV({ gridCode, lineV: 480 }).missing).toEqual(['grid code with a ten-minute limit']);
+});
+
+describe('the edge of a plane', () => {
+  const of = (edgeDeg: number) => ({ position: { xM: 10, yM: 20, zM: 5 }, edgeM: 8, edgeDeg });
+  it('runs from its position the way it was said to', () => {
+    expect(onEdge(of(0), 0.5)).toEqual({ xM: 14, yM: 20, zM: 5 });
+    const up = onEdge(of(90), 1);
+    expect(up?.xM).toBeCloseTo(10, 9);
+    expect(up?.yM).toBeCloseTo(28, 9);
+    const back = onEdge(of(180), 0.25);
+    expect(back?.xM).toBeCloseTo(8, 9);
+    expect(onEdge(of(-90), 1)?.yM).toBeCloseTo(12, 9);
+    expect(onEdge(of(37), 0)).toEqual({ xM: 10, yM: 20, zM: 5 });
+  });
+  it('is nowhere while the plane is', () => expect(onEdge({ ...of(0), position: null }, 0.5)).toBeNull());
 });

@@ -69,6 +69,8 @@ export const surveySchema = z.object({
   service: z.enum(SERVICES).nullable().meta({ description: 'Supply and its earthing' }),
   transformerKva: quantity(10, 10000, 'kVA', 'Transformer rating').nullable(),
   transformerImpedancePercent: quantity(0.5, 20, '%', 'Transformer impedance').nullable(),
+  transformerLossKw: quantity(0, 200, 'kW', 'Load losses of the transformer').nullable().default(null),
+  upstreamMva: quantity(1, 100_000, 'MVA', 'Short-circuit power of the network').nullable().default(null),
   boardHighestV: quantity(200, 1100, 'V', 'Highest board voltage while feeding, line to line').nullable(),
   gridCode: z.enum(GRID_CODE_FAMILIES).nullable().meta({ description: 'Grid code' }),
   /** Null keeps the gates of these devices in the way until somebody has looked. */
@@ -101,6 +103,8 @@ export function blankSurvey(name: string): Survey {
     service: null,
     transformerKva: null,
     transformerImpedancePercent: null,
+    transformerLossKw: null,
+    upstreamMva: null,
     boardHighestV: null,
     gridCode: null,
     rcdFitted: null,

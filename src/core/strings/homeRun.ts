@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { homeRunOhm } from '../conductor/pvCable';
 import { lineOf } from '../site/line';
 import type { Plane, PvString } from '../site/parts';
+import { onEdge } from '../site/parts';
 import type { Position } from '../site/position';
 import type { Way } from '../site/way';
 import { waysOf } from '../site/way';
@@ -57,8 +58,7 @@ export function cableNeedA(oneA: number, parallel: number, fuseA: number | null,
 /** Where the home run of a plane's k-th of `of` strings leaves: its own start, or even along the edge of the plane. Null while unknown. */
 function homeRunStart(string: Pick<PvString, 'start'>, plane: Plane, k: number, of: number): Position | null {
   if (!plane.position) return null;
-  const { xM, yM, zM } = plane.position;
-  return string.start ? { ...string.start, zM } : { xM: xM + (plane.edgeM * (k + 0.5)) / of, yM, zM };
+  return string.start ? { ...string.start, zM: plane.position.zM } : onEdge(plane, (k + 0.5) / of);
 }
 
 /** What was measured of a string's home run, m; null where it was measured to another inverter than the string hangs on. */

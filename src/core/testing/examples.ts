@@ -8,7 +8,8 @@ import type { ColdBy } from '../strings/coldVoltage';
 import type { DcCable } from '../strings/part';
 import { BLANK_DC_CABLE } from '../strings/part';
 import type { AcRun } from '../ac/part';
-import type { Plane } from '../site/parts';
+import { BLANK_BOARD } from '../site/parts';
+import type { Board, Plane } from '../site/parts';
 import type { SiteDesign } from '../design';
 import type { Survey } from '../site/survey';
 import { emptyDesign } from '../design';
@@ -64,6 +65,7 @@ export const T100: InverterType = {
   connectorMaxV: 1500,
   altitudeMaxM: 4000,
   massKg: 84,
+  residualTypeA: null,
   dischargeWaitS: 300,
   busUnitLoads: 0.125,
   bay: {
@@ -137,6 +139,8 @@ export const SURVEY: Survey = {
   service: 'earthed wye with neutral (TN-S, TN-C-S)',
   transformerKva: 1250,
   transformerImpedancePercent: 6,
+  transformerLossKw: 13,
+  upstreamMva: 250,
   boardHighestV: 410,
   gridCode: 'EN 50549-1 first start',
   rcdFitted: false,
@@ -172,6 +176,7 @@ export function plane(id: string, moduleCount: number, over: Partial<Plane> = {}
     rearShare: 0,
     position: { xM: 0, yM: 10, zM: 6 },
     edgeM: 0,
+    edgeDeg: 0,
     engineeredUocColdV: null,
     ...over,
   };
@@ -193,6 +198,21 @@ export function siteOf(inverters: number, planes: readonly Plane[], type: Invert
   return withChainNumbered({ ...d, chain: { ...d.chain, bitRate: 9600 } });
 }
 
+/** A board fed by 30 m of 2 × 240 mm² copper. */
+export const BOARD: Board = {
+  ...BLANK_BOARD,
+  busbarA: 800,
+  mainBreakerA: 800,
+  mainAmbientC: 40,
+  busbarIcwKa: 50,
+  mainMetal: 'Cu',
+  mainInsulation: 'XLPE',
+  mainSectionMm2: 240,
+  mainParallel: 2,
+  mainLengthM: 30,
+  mainPeMm2: 120,
+};
+
 /** A run of 80 m that holds on the example inverter. */
 export function runOf(inverterId: string, over: Partial<AcRun> = {}): AcRun {
   return {
@@ -212,6 +232,11 @@ export function runOf(inverterId: string, over: Partial<AcRun> = {}): AcRun {
     breakerA: 200,
     breakerAmbientC: 40,
     breakerGroupFactor: 1,
+    breakerUeV: 690,
+    breakerIcuKa: 36,
+    breakerTrip: 'magnetic setting',
+    magneticA: 2000,
+    clearingS: 0.1,
     peMm2: 70,
     peMetal: 'Cu',
     peInCable: true,

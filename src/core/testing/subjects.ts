@@ -1,6 +1,8 @@
 import type { AcRun } from '../ac/part';
+import { boardSupply } from '../ac/fault/boardSupply';
 import type { RunResult } from '../ac/results';
 import { runResult } from '../ac/results';
+import { schoolOf } from '../conductor/schools';
 import type { AcBay, InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
 import type { InverterBody } from '../equipment/inverterBody';
@@ -14,14 +16,14 @@ import { newWall } from '../mounting/part';
 import type { HungUnit } from '../mounting/results';
 import type { UnitAir } from '../mounting/siting/unitAir';
 import { newString } from '../site/parts';
-import type { Place, Plane, PvString } from '../site/parts';
+import type { Board, Place, Plane, PvString } from '../site/parts';
 import type { Survey } from '../site/survey';
 import { rearGainOf } from '../strings/currents';
 import type { LoadedInverter, LoadedTracker, StringOnInput } from '../strings/onInput';
 import { loadedTrackers } from '../strings/onInput';
 import type { DcCable } from '../strings/part';
 import { windowOnSite } from '../strings/window';
-import { CABLE, M575, SURVEY, T100, plane, runOf } from './examples';
+import { BOARD, CABLE, M575, SURVEY, T100, plane, runOf } from './examples';
 
 /** Parts of the line on which every rule holds, with what a test wants changed. */
 
@@ -34,10 +36,14 @@ export function acRun(
     readonly type?: Partial<InverterType>;
     readonly bay?: Partial<AcBay>;
     readonly survey?: Partial<Survey>;
+    readonly board?: Partial<Board>;
   } = {},
 ): RunResult {
   const type = { ...T100, ...over.type, bay: { ...T100.bay, ...over.bay } };
-  return runResult({ ...runOf(UNIT.id), ...over.run }, UNIT, type, { ...SURVEY, ...over.survey });
+  const survey = { ...SURVEY, ...over.survey };
+  // Three units of 160 A on the board.
+  const supply = boardSupply(survey, { ...BOARD, ...over.board }, schoolOf(survey.school), known(480));
+  return runResult({ ...runOf(UNIT.id), ...over.run }, UNIT, type, survey, null, supply);
 }
 
 interface OnInput {

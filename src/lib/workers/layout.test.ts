@@ -40,6 +40,7 @@ function problemOf({ planes, units }: Spec): LayoutProblem {
       moduleW: 575,
       position: { xM, yM, zM: 0 },
       edgeM: 0,
+      edgeDeg: 0,
     })),
     units: units.map(([xM, trackers, inputs, ratedW, dcMaxW], i) => ({
       id: `u${i}`,

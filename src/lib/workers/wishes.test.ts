@@ -66,6 +66,7 @@ function randomSite(next: (n: number) => number): SiteDesign {
       azimuthDeg: [90, 180, 270][next(3)] ?? 180,
       position: { xM: next(40), yM: 5 + next(20), zM: 6 },
       edgeM: 10,
+      edgeDeg: 0,
     }),
   );
   const d = siteOf(1 + next(2), planes, type);

@@ -1,7 +1,7 @@
 import { ROUNDING } from '../../kernel/rounding';
 import type { PvString } from '../../site/parts';
 import { inPrintedOrder } from '../../site/line';
-import { newString, placeKey } from '../../site/parts';
+import { newString, onEdge, placeKey } from '../../site/parts';
 import { shortestHandOut } from './handOut';
 import type { FrozenString, LayoutCount, LayoutProblem } from './problem';
 import { parallelOn } from './problem';
@@ -85,15 +85,11 @@ function byPlace(
   free: readonly PvString[],
   open: readonly Slot[],
 ): (PvString | undefined)[] | null {
-  const { position, edgeM } = problem.planes[plane] ?? { position: null, edgeM: 0 };
+  const edge = problem.planes[plane];
   const units = [...new Set(open.map((s) => s.unit))];
   const ends = units.flatMap((u) => problem.units[u]?.position ?? []);
   const going = free.slice(0, open.length);
-  const starts = going.flatMap(
-    (s) =>
-      s.start ??
-      (position ? [{ xM: position.xM + (edgeM * (own.indexOf(s) + 0.5)) / own.length, yM: position.yM }] : []),
-  );
+  const starts = going.flatMap((s) => s.start ?? (edge && onEdge(edge, (own.indexOf(s) + 0.5) / own.length)) ?? []);
   if (going.every((s) => !s.start) || ends.length < units.length || starts.length < going.length) return null;
   const ways = starts.map((s) => ends.map((e) => Math.abs(s.xM - e.xM) + Math.abs(s.yM - e.yM)));
   const handed = shortestHandOut(

@@ -43,6 +43,7 @@ const anySite = fc
           azimuthDeg: p.azimuth,
           position: { xM: p.x, yM: 12, zM: 5 },
           edgeM: 20,
+          edgeDeg: 0,
         }),
       ),
       { ...T100, inputsPerTracker: inputs, ratedW: 1000 * ratedKw, maxApparentVa: 1100 * ratedKw },

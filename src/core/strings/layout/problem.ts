@@ -1,7 +1,7 @@
 import type { SchoolName } from '../../conductor/school';
 import type { InverterType } from '../../equipment/inverterType';
 import type { ModuleType } from '../../equipment/moduleType';
-import { classOf } from '../../site/parts';
+import { classOf, onEdge } from '../../site/parts';
 import { ROUNDING, within } from '../../kernel/rounding';
 import { lineOf } from '../../site/line';
 import type { Plane } from '../../site/parts';
@@ -27,6 +27,7 @@ export interface LayoutPlane {
   /** Where its strings leave, from left to right: x of the first and the edge they share, m. */
   readonly position: Position | null;
   readonly edgeM: number;
+  readonly edgeDeg: number;
 }
 
 export interface LayoutUnit {
@@ -206,6 +207,7 @@ export function layoutProblem(now: StringsDesign, breadth: Breadth): ProblemAnsw
         moduleW: line.moduleType(p.moduleTypeId)?.pmaxW ?? 0,
         position: p.position,
         edgeM: p.edgeM,
+        edgeDeg: p.edgeDeg,
       })),
       units,
       windows,
@@ -245,9 +247,9 @@ function frozenFit(
 }
 
 /** Plus and minus from the middle of the plane's edge to the unit, with slack, m. */
-function bothPolesM(ways: Ways, plane: Pick<Plane, 'position' | 'edgeM'>, unit: LayoutUnit): number {
-  if (!plane.position || !unit.position) return 0;
-  const middle = { ...plane.position, xM: plane.position.xM + plane.edgeM / 2 };
+function bothPolesM(ways: Ways, plane: Pick<Plane, 'position' | 'edgeM' | 'edgeDeg'>, unit: LayoutUnit): number {
+  const middle = onEdge(plane, 1 / 2);
+  if (!middle || !unit.position) return 0;
   return 2 * HOME_RUN_SLACK * (ways.between('dc', middle, unit.position)?.lengthM ?? 0);
 }
 

@@ -23,7 +23,9 @@ export function claims(design: StringsDesign, placed: readonly Placed[], stated:
   const homeRunM = placed.reduce((sum, h) => {
     const [a, b] = [h.plane.position, h.unit.position];
     if (!a || !b) return sum;
-    const way = waysOf(design.plan).between('dc', { ...a, xM: a.xM + h.plane.edgeM / 2 }, b);
+    const [half, turn] = [h.plane.edgeM / 2, (Math.PI / 180) * h.plane.edgeDeg];
+    const middle = { ...a, xM: a.xM + half * Math.cos(turn), yM: a.yM + half * Math.sin(turn) };
+    const way = waysOf(design.plan).between('dc', middle, b);
     return sum + 2 * 1.1 * (way?.lengthM ?? 0);
   }, 0);
   const recomputed: Readonly<Record<string, number>> = {

@@ -106,6 +106,7 @@ export const plane = pgTable(
     rearShare: doublePrecision('rear_share'),
     position: jsonb('position').$type<Position | null>(),
     edgeM: doublePrecision('edge_m').notNull().default(0),
+    edgeDeg: doublePrecision('edge_deg').notNull().default(0),
     engineeredUocColdV: doublePrecision('engineered_uoc_cold_v'),
   },
   (t) => [

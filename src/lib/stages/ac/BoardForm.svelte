@@ -14,7 +14,13 @@
     <EditForm
       schema={boardForm}
       value={site.design.board}
-      groups={[{ title: '', paths: ['label', 'busbarA', 'mainBreakerA', 'mainAmbientC'] }]}
+      groups={[
+        { title: '', paths: ['label', 'busbarA', 'busbarIcwKa', 'mainBreakerA', 'mainAmbientC'] },
+        {
+          title: 'Cable from the transformer',
+          paths: ['mainMetal', 'mainInsulation', 'mainSectionMm2', 'mainParallel', 'mainPeMm2', 'mainLengthM'],
+        },
+      ]}
       prefix="board"
       label="Save the board"
       save={(value) =>

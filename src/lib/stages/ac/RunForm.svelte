@@ -27,7 +27,21 @@
     },
     {
       title: 'Breaker at the board',
-      paths: ['breakerA', 'breakerKind', 'breakerAmbientC', 'breakerGroupFactor', 'residualFitted'],
+      paths: [
+        'breakerA',
+        'breakerKind',
+        'breakerAmbientC',
+        'breakerGroupFactor',
+        'breakerUeV',
+        'breakerIcuKa',
+        'breakerTrip',
+        'magneticA',
+        'clearingS',
+        'letThroughA2s',
+        'residualFitted',
+        'residualType',
+        'residualMa',
+      ],
     },
     {
       title: 'Conductors',

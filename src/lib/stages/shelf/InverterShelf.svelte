@@ -66,7 +66,7 @@
       title: `Body: ${title.toLowerCase()}`,
       paths: paths.map((f) => `body.${f}`),
     })),
-    { title: 'Other', paths: ['massKg', 'altitudeMaxM', 'dischargeWaitS', 'busUnitLoads'] },
+    { title: 'Other', paths: ['massKg', 'residualTypeA', 'altitudeMaxM', 'dischargeWaitS', 'busUnitLoads'] },
   ];
   // The form takes the fields one by one; rules over several of them are judged by the whole schema on saving.
   const inverterForm = inverterSheetSchema.omit({ id: true });

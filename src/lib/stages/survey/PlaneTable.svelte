@@ -35,6 +35,7 @@
     rearShare: null,
     position: null,
     edgeM: 0,
+    edgeDeg: 0,
     engineeredUocColdV: null,
   });
   const PATHS = [
@@ -49,6 +50,7 @@
     'yM',
     'zM',
     'edgeM',
+    'edgeDeg',
     'engineeredUocColdV',
   ];
   /** The usual shares of light from behind, as a help beside the field. */

@@ -32,6 +32,8 @@
         'service',
         'transformerKva',
         'transformerImpedancePercent',
+        'transformerLossKw',
+        'upstreamMva',
         'boardHighestV',
         'gridCode',
       ],

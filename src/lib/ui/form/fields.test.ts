@@ -62,6 +62,8 @@ describe('fields read off a schema', () => {
   it('reach into parts, and name themselves where core gives no words', () => {
     expect(field(inverterSheetSchema, 'bay.studM')).toMatchObject({ unit: 'M', kind: 'choice' });
     expect(field(acRunSchema, 'cores').label).toBe('Cores');
+    // A part that older documents leave out is reached into all the same.
+    expect(field(wallSchema, 'lift.hookMm')).toMatchObject({ unit: 'mm', kind: 'number', nullable: true });
   });
   it('refuse a path that is none', () =>
     expect(() => fieldsOf(surveySchema, ['nothing.here'])).toThrow(/path must name a field/));

@@ -48,6 +48,7 @@ export function fieldsOf(schema: z.ZodObject, paths: readonly string[]): Field[]
   return paths.map((path) => {
     let at: z.ZodType = schema;
     for (const key of path.split('.')) {
+      while (at instanceof z.ZodDefault) at = at.unwrap() as z.ZodType;
       const next: unknown = at instanceof z.ZodObject ? at.shape[key] : undefined;
       if (!(next instanceof z.ZodType)) throw new RangeError(`path must name a field of the schema (got ${path})`);
       at = next;

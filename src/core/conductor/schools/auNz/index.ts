@@ -4,6 +4,7 @@ import { schoolToCome } from '../../notYet';
 export const AU_NZ = schoolToCome('AU/NZ', {
   ampacity: 'AS/NZS 3008.1.1, current-carrying capacity and rating factors',
   conductorOhmPerM: 'AS/NZS 3008.1.1, resistance of cables',
+  adiabaticK: 'AS/NZS 3008.1.1, short-circuit temperatures',
   protectiveEarthMm2: 'AS/NZS 3000, Table 5.1',
   externalEarthMm2: 'AS/NZS 3000, Table 5.1',
   standardSectionMm2: 'AS/NZS 1125, conductor sizes',

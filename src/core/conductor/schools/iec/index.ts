@@ -8,6 +8,7 @@ import { cableDiameter } from './cableDiameter';
 import { dcAmpacityA } from './dcCable';
 import { lugFor } from './lug';
 import { externalEarthMinMm2, protectiveEarthRawMm2, standardSectionMm2 } from './protectiveEarth';
+import { ADIABATIC_K, ADIABATIC_PVC_MOST_MM2 } from './tables/adiabatic';
 import { CONDUCTOR_MAX_C, conductorOhmPerM } from './resistance';
 
 const or = <T>(value: T | undefined, missing: string): Answer<T> =>
@@ -47,11 +48,15 @@ export const IEC: School = {
   sections: sectionsFor,
   arrangements: arrangementsFor,
   ampacity,
-  conductorOhmPerM(kind, sectionMm2, frequencyHz) {
-    const conductorC = CONDUCTOR_MAX_C[kind.insulation];
+  conductorOhmPerM(kind, sectionMm2, frequencyHz, tempC) {
+    const conductorC = tempC ?? CONDUCTOR_MAX_C[kind.insulation];
     const ohmPerM = conductorOhmPerM(kind.metal, sectionMm2, conductorC, frequencyHz);
     return ohmPerM === undefined ? lacking('a resistance of this section') : known({ ohmPerM, conductorC });
   },
+  adiabaticK: ({ metal, insulation, sectionMm2, place }) =>
+    insulation === 'PVC' && sectionMm2 > ADIABATIC_PVC_MOST_MM2
+      ? lacking(`k of PVC above ${ADIABATIC_PVC_MOST_MM2} mm² (not in the program yet)`)
+      : known(ADIABATIC_K[place][insulation][metal]),
   protectiveEarthMm2: protectiveEarth,
   externalEarthMm2: externalEarth,
   standardSectionMm2: (needed) => or(standardSectionMm2(needed), `a standard section of ${Math.ceil(needed)} mm²`),

@@ -4,6 +4,7 @@ import { schoolToCome } from '../../notYet';
 export const NEC = schoolToCome('NEC', {
   ampacity: 'NFPA 70, Table 310.16 with 310.15 and 110.14(C)',
   conductorOhmPerM: 'NFPA 70, chapter 9, Tables 8 and 9',
+  adiabaticK: 'ICEA P-32-382, withstand of insulated conductors',
   protectiveEarthMm2: 'NFPA 70, Table 250.122',
   externalEarthMm2: 'NFPA 70, Table 250.122 and 690.43',
   standardSectionMm2: 'NFPA 70, chapter 9, Table 8',

@@ -1,4 +1,6 @@
-/** k of the adiabatic equation, A·√s/mm² (IEC 60364-4-43 Table 43A, 60364-5-54 Annex A; recalled). PVC live values hold to 300 mm². */
+/** The values of PVC hold up to here, mm². */
+export const ADIABATIC_PVC_MOST_MM2 = 300;
+/** k of the adiabatic equation, A·√s/mm² (IEC 60364-4-43 Table 43A, 60364-5-54 Annex A; recalled). */
 export const ADIABATIC_K = {
   core: {
     PVC: { Cu: 115, Al: 76 },

@@ -1,0 +1,1 @@
+ALTER TABLE "plane" ADD COLUMN "edge_deg" double precision DEFAULT 0 NOT NULL;

@@ -1,0 +1,123 @@
+import type { School } from '../../conductor/school';
+import type { Answer } from '../../kernel/answer';
+import { given, known, lacking } from '../../kernel/answer';
+import { fixed } from '../../kernel/quantity';
+import type { Board } from '../../site/parts';
+import type { Survey } from '../../site/survey';
+import { REACTANCE_OHM_PER_M } from '../voltage';
+import type { Impedance } from './network';
+import { NO_IMPEDANCE, inSeries, shortCircuitA, transformerOhm, upstreamOhm } from './network';
+
+/** What feeds the board, seen from a fault behind it. */
+export interface BoardSupply {
+  /** Largest current of the grid at the board, A, and with what all inverters add. */
+  readonly gridA: Answer<number>;
+  readonly boardA: Answer<number>;
+  /** The way out and back to earth at its largest, for the least current: lines hot, network as it is. */
+  readonly loop: Answer<Impedance>;
+  readonly words: readonly string[];
+}
+
+/** What each inverter adds to a short circuit at the board, of its current (common practice). */
+const INVERTER_SHARE = 1.2;
+const COLD_C = 20;
+
+/** Of the main cable one line and its PE, at a temperature, Ω; what it lacks. `tempC` null: full load. */
+function mainCable(board: Board, survey: Survey, school: School, tempC: number | null) {
+  const { mainMetal, mainInsulation, mainSectionMm2, mainParallel, mainLengthM, mainPeMm2 } = board;
+  const asked = given(
+    {
+      'metal of the main cable': mainMetal,
+      'insulation of the main cable': mainInsulation,
+      'section of the main cable': mainSectionMm2,
+      'main cables in parallel': mainParallel,
+      'length of the main cable': mainLengthM,
+      frequency: survey.frequencyHz,
+    },
+    (k) => k,
+  );
+  if (asked.value === null)
+    return { line: lacking<Impedance>(...asked.missing), pe: lacking<Impedance>(...asked.missing) };
+  const k = asked.value;
+  const of = (sectionMm2: number): Answer<Impedance> => {
+    const kind = { metal: k['metal of the main cable'], insulation: k['insulation of the main cable'] };
+    const perM = school.conductorOhmPerM(kind, sectionMm2, k.frequency, tempC ?? undefined);
+    if (perM.value === null) return perM;
+    const share = k['length of the main cable'] / k['main cables in parallel'];
+    return known({ ohm: perM.value.ohmPerM * share, reactanceOhm: REACTANCE_OHM_PER_M * share });
+  };
+  return {
+    line: of(k['section of the main cable']),
+    pe: mainPeMm2 === null ? lacking<Impedance>('PE of the main cable') : of(mainPeMm2),
+  };
+}
+
+/** Short-circuit currents and the loop at the board: transformer, network and main cable, with what the inverters add (A, their currents together). */
+export function boardSupply(survey: Survey, board: Board, school: School, invertersA: Answer<number>): BoardSupply {
+  const transformer = given(
+    {
+      'nominal line voltage': survey.lineV,
+      'transformer rating': survey.transformerKva,
+      'transformer impedance': survey.transformerImpedancePercent,
+    },
+    (k) => ({
+      lineV: k['nominal line voltage'],
+      ratingKva: k['transformer rating'],
+      impedancePercent: k['transformer impedance'],
+    }),
+  );
+  if (transformer.value === null) {
+    const nothing = lacking<never>(...transformer.missing);
+    return { gridA: nothing, boardA: nothing, loop: nothing, words: [] };
+  }
+  const t = transformer.value;
+  // The largest current: the network as if infinite, the cable cold, and no resistance of windings that nobody gave.
+  const cold = mainCable(board, survey, school, COLD_C);
+  const loss = lossOf(t, survey);
+  const least = inSeries(transformerOhm({ ...t, lossKw: loss.value ?? 0 }), cold.line.value ?? NO_IMPEDANCE);
+  const gridA = shortCircuitA(t.lineV, least);
+  return {
+    gridA: known(gridA),
+    boardA:
+      invertersA.value === null ? lacking(...invertersA.missing) : known(gridA + INVERTER_SHARE * invertersA.value),
+    loop: loopAt(t, loss, survey, mainCable(board, survey, school, null)),
+    words: [
+      `transformer ${t.ratingKva} kVA, ${t.impedancePercent} %${cold.line.value ? ', main cable cold' : ', without the main cable, of which not all is known'}: ${fixed(gridA / 1000, 2)} kA from the grid`,
+    ],
+  };
+}
+
+/** Load losses, kW, that such a transformer can have at all: they are no more than its impedance makes. */
+function lossOf(
+  t: { readonly ratingKva: number; readonly impedancePercent: number },
+  { transformerLossKw }: Survey,
+): Answer<number> {
+  if (transformerLossKw === null) return lacking('load losses of the transformer');
+  return transformerLossKw <= (t.impedancePercent / 100) * t.ratingKva
+    ? known(transformerLossKw)
+    : lacking('load losses of the transformer that its impedance leaves room for');
+}
+
+/** The loop from the transformer to the board and back: everything in it has to be known, for here little impedance flatters. */
+function loopAt(
+  t: { readonly lineV: number; readonly ratingKva: number; readonly impedancePercent: number },
+  loss: Answer<number>,
+  { upstreamMva }: Survey,
+  hot: { readonly line: Answer<Impedance>; readonly pe: Answer<Impedance> },
+): Answer<Impedance> {
+  const missing = [
+    ...loss.missing,
+    ...(upstreamMva === null ? ['short-circuit power of the network'] : []),
+    ...new Set([...hot.line.missing, ...hot.pe.missing]),
+  ];
+  if (loss.value === null || upstreamMva === null || hot.line.value === null || hot.pe.value === null)
+    return lacking(...missing);
+  return known(
+    inSeries(
+      upstreamOhm(upstreamMva, t.lineV),
+      transformerOhm({ ...t, lossKw: loss.value }),
+      hot.line.value,
+      hot.pe.value,
+    ),
+  );
+}
