@@ -6,6 +6,8 @@ import { enumOf, quantity } from '../../kernel/schema';
 import { LIFT_MEANS } from '../../mounting/lift/liftWay';
 import { mountingResults } from '../../mounting/results';
 import { MOUNTING_RULES } from '../../mounting/rules';
+import { CREW } from '../../mounting/rules/lift/crew';
+import { HANDLES } from '../../mounting/rules/lift/handles';
 import { lineOf } from '../../site/line';
 import { onUnit } from '../judging';
 import { SAYS_NOTHING, kind } from '../kind';
@@ -33,7 +35,7 @@ function plannedOf(
   if (!h) return [];
   const asked = ask(MOUNTING_RULES.lift, { ...h, wall: { ...h.wall, lift: { ...h.wall.lift, by, people } } }, where);
   // Handles are what hands hold: on the hook or the table they carry nothing. Crew and gear are what `people` is held against.
-  return asked.filter((c) => c.id !== 'mounting.crew' && (by === 'hand' || c.id !== 'mounting.handles'));
+  return asked.filter((c) => c.id !== CREW.id && (by === 'hand' || c.id !== HANDLES.id));
 }
 
 /** A lift just before it: who, how, the wind, what was looked at, and what the lead accepts. It closes no gate. */

@@ -5,20 +5,22 @@
   import { liftPlan, sharesOf } from '$core/mounting/lift/liftPlan';
   import type { HungUnit } from '$core/mounting/results';
   import { MOUNTING_RULES } from '$core/mounting/rules';
+  import { CREW } from '$core/mounting/rules/lift/crew';
+  import { HANDLES } from '$core/mounting/rules/lift/handles';
   import { useSite } from '$lib/client/siteState.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import LiftChecks from './LiftChecks.svelte';
   import LiftRecord from './LiftRecord.svelte';
 
   /** Crew and handles have words of their own above. */
-  const LIFT_IDS = new Set(MOUNTING_RULES.lift.map((r) => r.id).filter((id) => !/crew|handles/.test(id)));
+  const LIFT_IDS = new Set(MOUNTING_RULES.lift.filter((r) => r !== CREW && r !== HANDLES).map((r) => r.id));
   let { unit, checks }: { unit: HungUnit; checks: readonly Check[] } = $props();
   const site = useSite();
   const plan = $derived(liftPlan(unit));
   const planned = $derived(checks.filter((c) => c.subject.id === unit.unit.id && LIFT_IDS.has(c.id)));
   const crew = $derived(plan.crew);
   const body = $derived(unit.type.body);
-  const check = $derived(checks.find((c) => c.id === 'mounting.handles' && c.subject.id === unit.unit.id));
+  const check = $derived(checks.find((c) => c.id === HANDLES.id && c.subject.id === unit.unit.id));
   /** Null where it cannot be said: its check tells why. */
   const shares = $derived(check && check.value !== null ? sharesOf(unit.type).value : null);
 </script>

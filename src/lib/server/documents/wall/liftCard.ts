@@ -2,6 +2,7 @@ import { GUST_MOST_MS } from '$core/mounting/lift/gusts';
 import { liftPlan, sharesOf } from '$core/mounting/lift/liftPlan';
 import type { HungUnit } from '$core/mounting/results';
 import { MOUNTING_RULES } from '$core/mounting/rules';
+import { HANDLES } from '$core/mounting/rules/lift/handles';
 import { fixed, formatQuantity } from '$core/kernel/quantity';
 import type { Check } from '$core/kernel/check';
 import { ask } from '$core/kernel/rule';
@@ -45,7 +46,7 @@ export async function liftCard({ site, state, unit }: LiftOnPaper, madeAt = new 
     ],
     ['Lifting index of the crew', or(team, (t) => fixed(t.index, 1))],
   ]);
-  const shares = checks.find((c) => c.id === 'mounting.handles')?.value ?? null;
+  const shares = checks.find((c) => c.id === HANDLES.id)?.value ?? null;
   if (shares !== null)
     sheets.heading('What each handle carries').figure(handleWords(unit), DRAWING_PT, (pen) => drawHandles(pen, unit));
   sheets
