@@ -51,7 +51,12 @@ test('an AC run shows its working, tightens with length, and the bay refuses a p
   await open(page, `/sites/${site}/ac`);
   const run = page.getByRole('region', { name: 'Run of INV-01' });
   await run.getByLabel('One-way length').fill('60');
+  // What is typed is not sized away: it is saved first.
+  await expect(run.getByText('Save the run first')).toBeVisible();
+  for (const name of ['Size this run', 'Size all runs'])
+    await expect(page.getByRole('button', { name })).toBeDisabled();
   await run.getByRole('button', { name: 'Save the run' }).click();
+  await expect(page.getByRole('button', { name: 'Size this run' })).toBeEnabled();
   const ledger = page.getByRole('region', { name: 'Margins: INV-01' });
   await expect(ledger.getByText('Voltage rise from unit to board')).toBeVisible();
   await ledger.getByText('Voltage rise from unit to board').click();

@@ -7,7 +7,11 @@
   import { useSite } from '$lib/client/siteState.svelte';
   import EditForm from '$lib/ui/form/EditForm.svelte';
 
-  let { result, others }: { result: RunResult; /** All other runs. */ others: readonly RunResult[] } = $props();
+  let {
+    result,
+    others,
+    unsaved = $bindable(false),
+  }: { result: RunResult; /** All other runs. */ others: readonly RunResult[]; unsaved?: boolean } = $props();
   const site = useSite();
   const runForm = acRunSchema.omit({ inverterId: true });
   const GROUPS = [
@@ -87,15 +91,20 @@
     <Button
       size="xs"
       color="alternative"
+      disabled={unsaved}
       onclick={() => site.apply({ kind: 'suggest-run', inverterId: result.inverter.id })}>Size this run</Button
     >
-    <Button size="xs" color="alternative" onclick={spread}>Same route and cable for all</Button>
+    <Button size="xs" color="alternative" disabled={unsaved} onclick={spread}>Same route and cable for all</Button>
+    {#if unsaved}<span role="status" class="text-sm text-dim"
+        >Save the run first: sizing begins from what is saved.</span
+      >{/if}
   </header>
   {#key result.run}
     <EditForm
       schema={runForm}
       value={result.run}
       groups={GROUPS}
+      bind:unsaved
       prefix="run-{result.inverter.id}"
       label="Save the run"
       choices={{ arrangement: arrangements.map((value) => ({ value, name: value })) }}

@@ -12,11 +12,14 @@
     results,
     checks,
     picked,
+    unsaved,
     onpick,
   }: {
     results: readonly RunResult[];
     checks: readonly Check[];
     picked: string | undefined;
+    /** A run has values typed that are not saved: sizing would put others in their place. */
+    unsaved: boolean;
     onpick: (inverterId: string) => void;
   } = $props();
   const site = useSite();
@@ -34,7 +37,7 @@
 <section class="sheet relative overflow-x-auto px-3 py-2" aria-labelledby="schedule">
   <header class="mb-1 flex items-center gap-3">
     <h2 id="schedule">Schedule of runs to {site.design.board.label}</h2>
-    <Button size="xs" color="alternative" onclick={sizeAll}>Size all runs</Button>
+    <Button size="xs" color="alternative" disabled={unsaved} onclick={sizeAll}>Size all runs</Button>
   </header>
   <table class="grid-table">
     <thead

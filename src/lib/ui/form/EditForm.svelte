@@ -27,6 +27,7 @@
     choices = {},
     extra,
     drafts = true,
+    unsaved = $bindable(false),
   }: {
     /** What is entered; the fields, their words and units are read off it. */
     schema: z.ZodObject;
@@ -44,6 +45,8 @@
     extra?: Snippet<[Values, (path: string, next: unknown) => void]>;
     /** What is typed and not saved comes back after a reload. Not for readings: they are taken, or taken again. */
     drafts?: boolean;
+    /** Something is typed that is not saved: what would put other values here asks first. */
+    unsaved?: boolean;
   } = $props();
 
   /** What is stored, as far as this form knows. */
@@ -89,6 +92,9 @@
   });
   $effect(() => {
     if (drafts && ($tainted || saved)) writeDraft(prefix, stored, saved ? null : ($values as Values));
+  });
+  $effect(() => {
+    unsaved = Boolean($tainted) && !saved;
   });
   let general = $state('');
 

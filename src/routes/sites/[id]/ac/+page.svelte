@@ -14,6 +14,7 @@
   const checks = $derived(site.assessment.checks.filter((c) => c.id.startsWith('ac.')));
   let picked = $derived(page.url.searchParams.get('at') ?? '');
   const result = $derived(results.find((r) => r.inverter.id === picked) ?? results[0]);
+  let unsaved = $state(false);
   const own = $derived(checks.filter((c) => c.subject.id === result?.inverter.id));
 </script>
 
@@ -27,9 +28,9 @@
         each inverter on the <a class="underline" href="/sites/{site.siteId}/survey">survey</a> gets one.
       </p>
     {:else}
-      <RunSchedule {results} {checks} picked={result.inverter.id} onpick={(id) => (picked = id)} />
+      <RunSchedule {results} {checks} {unsaved} picked={result.inverter.id} onpick={(id) => (picked = id)} />
       <BaySheet {result} gap={own.find((c) => c.id === 'ac.palm-gap') ?? null} />
-      <RunForm {result} others={results.filter((r) => r !== result)} />
+      <RunForm {result} others={results.filter((r) => r !== result)} bind:unsaved />
     {/if}
     <BoardForm />
   {/snippet}
