@@ -170,6 +170,7 @@ const inverter = (id: string, name: string, over: Partial<InverterType>): Invert
   connectorMaxV: 1500,
   altitudeMaxM: 4000,
   massKg: 84,
+  residualTypeA: null,
   dischargeWaitS: 300,
   busUnitLoads: 0.125,
   bay: BAY_100,
@@ -186,6 +187,7 @@ const INVERTERS: InverterType[] = [
     dcMaxW: 40_000,
     trackers: 4,
     massKg: 34,
+    residualTypeA: null,
     body: bodyOf(560, 520, 230, 300),
     startV: 200,
     mpptMinV: 160,
@@ -212,6 +214,7 @@ const INVERTERS: InverterType[] = [
     dcMaxW: 80_000,
     trackers: 6,
     massKg: 62,
+    residualTypeA: null,
     body: bodyOf(700, 520, 300, 300),
     bay: {
       ...BAY_100,
@@ -235,6 +238,7 @@ const INVERTERS: InverterType[] = [
     dcMaxW: 187_500,
     trackers: 12,
     massKg: 92,
+    residualTypeA: null,
     body: bodyOf(1090, 690, 380, 500),
     bay: { ...BAY_100, palmMaxWidthMm: 38 },
   }),
@@ -256,6 +260,7 @@ const INVERTERS: InverterType[] = [
     dcMaxW: 250_000,
     trackers: 9,
     massKg: 98,
+    residualTypeA: null,
     body: bodyOf(1040, 650, 370, 700),
     bay: {
       ...BAY_100,
@@ -288,6 +293,7 @@ const INVERTERS: InverterType[] = [
     trackerOperatingMaxA: 32,
     trackerShortCircuitMaxA: 50,
     massKg: 118,
+    residualTypeA: null,
     body: bodyOf(1100, 720, 390, 700),
     dischargeWaitS: 900,
     bay: {
