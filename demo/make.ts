@@ -421,6 +421,8 @@ function iceRink(): SiteDesign {
       transformerImpedancePercent: 6,
       transformerLossKw: 12,
       upstreamMva: 180,
+      upstreamXr: 6,
+      restLineV: 402,
       boardHighestV: 411,
       gridCode: 'EN 50549-1 first start',
       rcdFitted: false,

@@ -3,6 +3,7 @@ import type { Answer } from '../kernel/answer';
 import { lacking } from '../kernel/answer';
 import { fixed } from '../kernel/quantity';
 import type { BoardSupply } from './fault/boardSupply';
+import type { VoltagePath } from './voltagePath/path';
 import type { Board } from '../site/parts';
 import type { Survey } from '../site/survey';
 
@@ -14,6 +15,8 @@ export interface BoardLoad {
   /** Currents of all inverters together, A: they peak at the same moment. */
   readonly sumA: Answer<number>;
   readonly supply: BoardSupply;
+  /** From the grid to every unit, as the voltage sees it. */
+  readonly path: Answer<VoltagePath>;
   /** Sheets of inverters that do not stand. */
   readonly wanting: readonly string[];
 }

@@ -6,9 +6,11 @@ import { surveySchema } from '../site/survey';
 import { runChecks } from './assess';
 import { acRunSchema } from './part';
 import { runResult } from './results';
+import { voltageCalculations } from './voltagePath/calculations';
 
 /** What the AC side computes without a site. */
 export const calculations = {
+  ...voltageCalculations,
   'ac-run': calculation({
     summary: 'Every check of one AC run, from design current to torque',
     input: z.object({ run: acRunSchema, inverter: inverterTypeSchema, survey: surveySchema }),

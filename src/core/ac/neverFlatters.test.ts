@@ -22,12 +22,12 @@ describe('the AC side', () =>
   neverFlatters(ac, {
     designOf: (seed) => randomDesign(seed, { inverters: 3, trackers: 2 }),
     worse: [
-      worseRun('a longer run', ['ac.voltage-rise', 'ac.terminal-voltage', 'ac.loop'], (r, x) =>
+      worseRun('a longer run', ['ac.voltage-rise', 'ac.terminal-voltage', 'ac.loop', 'ac.all-feeding'], (r, x) =>
         only('lengthM', grown(r.lengthM, 4, x)),
       ),
       worseRun(
         'a thinner cable',
-        ['ac.ampacity', 'ac.voltage-rise', 'ac.terminal-voltage', 'ac.adiabatic', 'ac.loop'],
+        ['ac.ampacity', 'ac.voltage-rise', 'ac.terminal-voltage', 'ac.adiabatic', 'ac.loop', 'ac.all-feeding'],
         (r) => only('sectionMm2', nextBelow(r.sectionMm2, SECTIONS)),
       ),
       worseRun('a hotter run', ['ac.ampacity'], (r, x) => only('ambientC', raised(r.ambientC, 25, x))),
@@ -82,14 +82,24 @@ describe('the AC side', () =>
             : null,
         ),
       ),
-      worseSurvey('a weaker network', ['ac.loop'], (s, x) => only('upstreamMva', shrunk(s.upstreamMva, 0.05, x))),
-      worseSurvey('more losses of the transformer', ['ac.loop'], (s, x) =>
+      worseSurvey('a grid that stands higher', ['ac.all-feeding'], (s, x) =>
+        only('restLineV', raised(s.restLineV, 40, x)),
+      ),
+      worseSurvey('a network of more resistance', ['ac.all-feeding'], (s, x) =>
+        only('upstreamXr', shrunk(s.upstreamXr, 0.2, x)),
+      ),
+      worseSurvey('a weaker network', ['ac.loop', 'ac.all-feeding'], (s, x) =>
+        only('upstreamMva', shrunk(s.upstreamMva, 0.05, x)),
+      ),
+      worseSurvey('more losses of the transformer', ['ac.loop', 'ac.all-feeding'], (s, x) =>
         only('transformerLossKw', raised(s.transformerLossKw, 1, x)),
       ),
       worseBoard('a busbar that withstands less', ['ac.short-circuit'], (b, x) =>
         only('busbarIcwKa', shrunk(b.busbarIcwKa, 0.1, x)),
       ),
-      worseBoard('a longer main cable', ['ac.loop'], (b, x) => only('mainLengthM', grown(b.mainLengthM, 6, x))),
+      worseBoard('a longer main cable', ['ac.loop', 'ac.all-feeding'], (b, x) =>
+        only('mainLengthM', grown(b.mainLengthM, 6, x)),
+      ),
       worseBoard('a shorter main cable', ['ac.breaking-capacity', 'ac.short-circuit'], (b, x) =>
         only('mainLengthM', b.mainLengthM === null ? null : Math.max(0.5, b.mainLengthM * x())),
       ),
@@ -124,7 +134,7 @@ describe('the AC side', () =>
       worseBoard('a hotter main breaker', ['ac.main-breaker'], (b, x) =>
         only('mainAmbientC', raised(b.mainAmbientC, 29, x)),
       ),
-      worseType('more apparent power', ['ac.terminal-voltage', 'ac.transformer-load'], (t, x) => ({
+      worseType('more apparent power', ['ac.terminal-voltage', 'ac.transformer-load', 'ac.all-feeding'], (t, x) => ({
         maxApparentVa: Math.round(t.maxApparentVa * (1 + x())),
       })),
       worseType(
@@ -150,6 +160,10 @@ describe('the AC side', () =>
       {
         path: /transformerLossKw$|^board\.main/,
         because: 'without them the largest current is reckoned larger, and the loop is unknown',
+      },
+      {
+        path: /^survey\.upstreamXr$/,
+        because: 'without it the network is taken as IEC 60909 has it, and the voltage said to rest on that',
       },
       { path: /letThroughA2s$/, because: 'the maker’s figure outranks current and time' },
       { path: /^runs\.\d+\.residualFitted$/, because: 'without its own word the site’s counts' },

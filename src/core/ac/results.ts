@@ -1,4 +1,3 @@
-import type { CableKind } from '../conductor/laid';
 import type { Ampacity, BreakerNeed, Diameter, Lug, School } from '../conductor/school';
 import { schoolOf } from '../conductor/schools';
 import { inverterSheetWanted } from '../equipment/inverterSheet';
@@ -22,10 +21,12 @@ import type { DesignCurrent } from './designCurrent';
 import { designCurrent } from './designCurrent';
 import type { AcDesign, AcRun } from './part';
 import { blankRun } from './part';
+import { runImpedance } from './runImpedance';
 import type { TorqueTarget } from './torque';
 import { torqueTarget } from './torque';
 import type { LoadedRunImpedance } from './voltage';
-import { REACTANCE_OHM_PER_M, terminalVoltageV, voltageRiseV } from './voltage';
+import { terminalVoltageV, voltageRiseV } from './voltage';
+import { voltagePath } from './voltagePath/path';
 
 /** Rise of the voltage along a run, V and per cent of nominal. */
 export interface Rise {
@@ -60,42 +61,6 @@ export interface RunResult {
   readonly supply: BoardSupply;
   /** A sheet of the inverter that does not stand: nothing of the run is judged on it. */
   readonly wanting: readonly string[];
-}
-
-/** The line conductors as a school is asked for them, once everything about them is said. */
-const kindOf = ({ metal, insulation, cores, method }: AcRun) =>
-  given({ 'metal of the lines': metal, insulation, cores, 'installation method': method }, (k): CableKind => ({
-    metal: k['metal of the lines'],
-    insulation: k.insulation,
-    cores: k.cores,
-    method: k['installation method'],
-  }));
-
-function impedanceOf(
-  run: AcRun,
-  length: number | null,
-  frequencyHz: number | null,
-  school: School,
-): Answer<LoadedRunImpedance> {
-  const kind = kindOf(run);
-  const asked = given(
-    {
-      section: run.sectionMm2,
-      'cables in parallel': run.parallel,
-      'length of the run': length,
-      frequency: frequencyHz,
-    },
-    (k) => k,
-  );
-  if (!asked.value || !kind.value) return lacking(...asked.missing, ...kind.missing);
-  const { section, 'cables in parallel': parallel, 'length of the run': lengthM, frequency } = asked.value;
-  const ohmPerM = school.conductorOhmPerM(kind.value, section, frequency);
-  if (ohmPerM.value === null) return ohmPerM;
-  return known({
-    ohm: (ohmPerM.value.ohmPerM * lengthM) / parallel,
-    conductorC: ohmPerM.value.conductorC,
-    reactanceOhm: (REACTANCE_OHM_PER_M * lengthM) / parallel,
-  });
 }
 
 function lugOf(run: AcRun, studM: number, school: School): Answer<Lug> {
@@ -152,7 +117,7 @@ export function runResult(
   const lengthM = run.lengthM ?? reckonedM;
   const school = schoolOf(survey.school);
   const current = designCurrent(type.maxApparentVa, type.nominalLineV, type.outputMaxA);
-  const impedance = impedanceOf(run, lengthM, survey.frequencyHz, school);
+  const impedance = runImpedance(run, lengthM, survey.frequencyHz, school);
   return {
     run,
     lengthM,
@@ -229,6 +194,7 @@ export function acResults(design: AcDesign, memo: Memo): AcResults {
       units: runs.length,
       sumA,
       supply,
+      path: memo.keep('voltage-path', [survey, board, ...runs], () => voltagePath(survey, board, school, runs)),
       wanting,
     },
     grid: { survey, apparentVa: runs.length ? runs.reduce((sum, r) => sum + r.type.maxApparentVa, 0) : null, wanting },

@@ -21,13 +21,17 @@ interface Candidate {
   readonly checks: readonly Check[];
 }
 
-/** Parts that were measured for another section: they say nothing about this one. */
-const measuredParts = (run: AcRun, sectionMm2: number) =>
-  run.sectionMm2 === sectionMm2 ? {} : { cableDiameterMm: null, palmWidthMm: null, palmThicknessMm: null };
+/** The run with other cables. Parts that were measured for another section say nothing about this one. */
+export const relaid = (run: AcRun, sectionMm2: number, parallel: number): AcRun => ({
+  ...run,
+  ...(run.sectionMm2 === sectionMm2 ? {} : { cableDiameterMm: null, palmWidthMm: null, palmThicknessMm: null }),
+  sectionMm2,
+  parallel,
+});
 
 /** The run of one section and so many cables, with the PE and the external earth that go with it. */
 function sized(run: AcRun, sectionMm2: number, parallel: number, breakerA: number, school: School): AcRun {
-  const lines = { ...run, ...measuredParts(run, sectionMm2), sectionMm2, parallel, breakerA };
+  const lines = { ...relaid(run, sectionMm2, parallel), breakerA };
   const metals = { peMetal: run.peMetal ?? run.metal, externalEarthMetal: run.externalEarthMetal ?? ('Cu' as const) };
   const withPe = { ...lines, ...metals, peMm2: school.protectiveEarthMm2({ ...lines, ...metals }).value };
   const earthMm2 = school.externalEarthMm2(withPe).value;

@@ -71,6 +71,8 @@ export const surveySchema = z.object({
   transformerImpedancePercent: quantity(0.5, 20, '%', 'Transformer impedance').nullable(),
   transformerLossKw: quantity(0, 200, 'kW', 'Load losses of the transformer').nullable().default(null),
   upstreamMva: quantity(1, 100_000, 'MVA', 'Short-circuit power of the network').nullable().default(null),
+  upstreamXr: quantity(0.2, 50, '', 'Reactance over resistance of the network').nullable().default(null),
+  restLineV: quantity(200, 1100, 'V', 'Board voltage with nothing feeding, line to line').nullable().default(null),
   boardHighestV: quantity(200, 1100, 'V', 'Highest board voltage while feeding, line to line').nullable(),
   gridCode: z.enum(GRID_CODE_FAMILIES).nullable().meta({ description: 'Grid code' }),
   /** Null keeps the gates of these devices in the way until somebody has looked. */
@@ -105,6 +107,8 @@ export function blankSurvey(name: string): Survey {
     transformerImpedancePercent: null,
     transformerLossKw: null,
     upstreamMva: null,
+    upstreamXr: null,
+    restLineV: null,
     boardHighestV: null,
     gridCode: null,
     rcdFitted: null,

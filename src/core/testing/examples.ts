@@ -141,6 +141,8 @@ export const SURVEY: Survey = {
   transformerImpedancePercent: 6,
   transformerLossKw: 13,
   upstreamMva: 250,
+  upstreamXr: null,
+  restLineV: 400,
   boardHighestV: 410,
   gridCode: 'EN 50549-1 first start',
   rcdFitted: false,

@@ -292,6 +292,8 @@ export function randomDesign(seed: number, most?: Size): SiteDesign {
       ...d.survey,
       altitudeM: d.survey.altitudeM === null ? null : one([100, 600, 1900, 2600]),
       countUocTolerance: next() < 0.3,
+      restLineV: maybe(one([398, 408, 420])),
+      upstreamXr: maybe(one([3, 8])),
     },
     equipment: {
       modules: d.equipment.modules.map((m) => ({ ...m, uocTolerancePercent: maybe(one([0, 2, 3])) })),

@@ -35,11 +35,13 @@ describe('what is missing', () => {
     // These follow from other inputs, and their checks name those instead.
     expect(nowhere).toEqual([
       'current the DC cable may carry',
+      'way from the grid to every unit',
       'metals of lines, PE and external earth',
       'current the cable may carry',
       'ambient and side-by-side factor at the breaker',
       'metal and section',
       'impedance of the run',
+      'impedance by the design',
       'air at the unit',
     ]);
     expect(missing.filter((m) => m.at === null)).toEqual([]);

@@ -36,6 +36,8 @@ const FIELDS: readonly (readonly [name: RegExp, at: EnteredAt])[] = [
   [/^transformer impedance/, at('survey', 'transformerImpedancePercent')],
   [/^load losses of the transformer/, at('survey', 'transformerLossKw')],
   [/^short-circuit power of the network/, at('survey', 'upstreamMva')],
+  [/^voltage at the board with nothing feeding/, at('survey', 'restLineV')],
+  [/^two readings/, at('ac/voltage')],
   [/^frequency$/, at('survey', 'frequencyHz')],
   [/^short-circuit current at the board/, at('survey', 'transformerKva')],
   [/^whether residual-current devices/, at('survey', 'rcdFitted')],

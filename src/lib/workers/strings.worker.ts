@@ -3,6 +3,8 @@ import highsLoader from 'highs';
 import wasmUrl from 'highs/runtime?url';
 import Papa from 'papaparse';
 import type { SiteDesign } from '$core/design';
+import type { TripYear } from '$core/design/tripHours';
+import { tripHours } from '$core/design/tripHours';
 import type { Wall } from '$core/mounting/part';
 import { siteWallLayout, siteWallsLayout } from '$core/mounting/wall/siteWall';
 import type { FleetAnswer } from '$core/strings/layout/fleet';
@@ -70,6 +72,21 @@ const work = {
       leftInHeat: leftInHeat(design),
       onMonth: (month) => onProgress(month / 12),
     });
+  },
+
+  /** `restV`: the grid at rest to ask for; null as the survey has it. */
+  trips(
+    design: SiteDesign,
+    year: number,
+    weather: WeatherYear | null,
+    restV: number | null,
+    onProgress: (share: number) => void,
+  ): Answer<TripYear> {
+    return tripHours(
+      design,
+      { year, weather, leftInHeat: leftInHeat(design), onMonth: (month) => onProgress(month / 12) },
+      restV,
+    );
   },
 
   /** `site`: null where the survey does not say where it is; then nothing can be held against the sun. */

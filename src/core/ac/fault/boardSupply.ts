@@ -4,7 +4,7 @@ import { given, known, lacking } from '../../kernel/answer';
 import { fixed } from '../../kernel/quantity';
 import type { Board } from '../../site/parts';
 import type { Survey } from '../../site/survey';
-import { REACTANCE_OHM_PER_M } from '../voltage';
+import { mainCable } from './mainCable';
 import type { Impedance } from './network';
 import { NO_IMPEDANCE, inSeries, shortCircuitA, transformerOhm, upstreamOhm } from './network';
 
@@ -21,36 +21,6 @@ export interface BoardSupply {
 /** What each inverter adds to a short circuit at the board, of its current (common practice). */
 const INVERTER_SHARE = 1.2;
 const COLD_C = 20;
-
-/** Of the main cable one line and its PE, at a temperature, Ω; what it lacks. `tempC` null: full load. */
-function mainCable(board: Board, survey: Survey, school: School, tempC: number | null) {
-  const { mainMetal, mainInsulation, mainSectionMm2, mainParallel, mainLengthM, mainPeMm2 } = board;
-  const asked = given(
-    {
-      'metal of the main cable': mainMetal,
-      'insulation of the main cable': mainInsulation,
-      'section of the main cable': mainSectionMm2,
-      'main cables in parallel': mainParallel,
-      'length of the main cable': mainLengthM,
-      frequency: survey.frequencyHz,
-    },
-    (k) => k,
-  );
-  if (asked.value === null)
-    return { line: lacking<Impedance>(...asked.missing), pe: lacking<Impedance>(...asked.missing) };
-  const k = asked.value;
-  const of = (sectionMm2: number): Answer<Impedance> => {
-    const kind = { metal: k['metal of the main cable'], insulation: k['insulation of the main cable'] };
-    const perM = school.conductorOhmPerM(kind, sectionMm2, k.frequency, tempC ?? undefined);
-    if (perM.value === null) return perM;
-    const share = k['length of the main cable'] / k['main cables in parallel'];
-    return known({ ohm: perM.value.ohmPerM * share, reactanceOhm: REACTANCE_OHM_PER_M * share });
-  };
-  return {
-    line: of(k['section of the main cable']),
-    pe: mainPeMm2 === null ? lacking<Impedance>('PE of the main cable') : of(mainPeMm2),
-  };
-}
 
 /** Short-circuit currents and the loop at the board: transformer, network and main cable, with what the inverters add (A, their currents together). */
 export function boardSupply(survey: Survey, board: Board, school: School, invertersA: Answer<number>): BoardSupply {
@@ -102,7 +72,7 @@ function lossOf(
 function loopAt(
   t: { readonly lineV: number; readonly ratingKva: number; readonly impedancePercent: number },
   loss: Answer<number>,
-  { upstreamMva }: Survey,
+  { upstreamMva, upstreamXr }: Survey,
   hot: { readonly line: Answer<Impedance>; readonly pe: Answer<Impedance> },
 ): Answer<Impedance> {
   const missing = [
@@ -114,7 +84,7 @@ function loopAt(
     return lacking(...missing);
   return known(
     inSeries(
-      upstreamOhm(upstreamMva, t.lineV),
+      upstreamOhm(upstreamMva, t.lineV, upstreamXr),
       transformerOhm({ ...t, lossKw: loss.value }),
       hot.line.value,
       hot.pe.value,

@@ -32,11 +32,17 @@ export function transformerOhm(t: {
   return { ohm, reactanceOhm: Math.sqrt(z ** 2 - ohm ** 2) };
 }
 
-/** The network upstream, by its short-circuit power, MVA: Z = U²/S_k, X = 0.995·Z, R = 0.1·X where nobody gives both (IEC 60909-0, 6.2; recalled). */
-export function upstreamOhm(powerMva: number, lineV: number): Impedance {
+/**
+ * The network upstream, by its short-circuit power, MVA: Z = U²/S_k, R = Z/√(1 + (X/R)²); where nobody gives X/R, X = 0.995·Z, R = 0.1·X
+ * (IEC 60909-0, 6.2; recalled). Throws RangeError on values not above 0.
+ */
+export function upstreamOhm(powerMva: number, lineV: number, xOverR: number | null = null): Impedance {
   requirePositive({ powerMva, lineV }, 'powerMva', 'lineV');
-  const reactanceOhm = (0.995 * lineV ** 2) / (powerMva * 1e6);
-  return { ohm: 0.1 * reactanceOhm, reactanceOhm };
+  const z = lineV ** 2 / (powerMva * 1e6);
+  if (xOverR === null) return { ohm: 0.1 * 0.995 * z, reactanceOhm: 0.995 * z };
+  requirePositive({ xOverR }, 'xOverR');
+  const ohm = z / Math.sqrt(1 + xOverR ** 2);
+  return { ohm, reactanceOhm: xOverR * ohm };
 }
 
 /** Voltage factors for the largest and the least short-circuit current of a low-voltage network held to ±6 % (IEC 60909-0, Table 1; recalled). */

@@ -11,6 +11,8 @@ export interface LightState {
 }
 
 export interface LitHour {
+  /** Day of the year, 1…366. */
+  readonly day: number;
   readonly month: number;
   /** Hour of the day in standard time, 0…23. */
   readonly hour: number;
@@ -56,6 +58,7 @@ export function* clearSkyHours(y: ClearSkyYear): Generator<LitHour> {
     });
     const f = (kc - OVERCAST) / (1 - OVERCAST);
     yield {
+      day: dayOfYear(localMs),
       month,
       hour,
       sun,
@@ -78,6 +81,7 @@ export function* fileHours(weather: WeatherYear, latitudeDeg: number, longitudeD
         ? { globalWm2: h.globalWm2, beamWm2: h.beamWm2, diffuseWm2: h.diffuseWm2 }
         : splitGlobal(h.globalWm2, sun.zenithDeg, i0nWm2);
     yield {
+      day: dayOfYear(local.getTime()),
       month: local.getUTCMonth(),
       hour: local.getUTCHours(),
       sun,

@@ -13,6 +13,9 @@ import type { UnitYear, YearResult } from './yearResult';
 
 const DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
+/** Told of every hour, state of light by state of light, with its weight in hours: AC power of every inverter, W, in the order of the design. */
+export type OnPower = (hour: LitHour, weight: number, acW: readonly number[]) => void;
+
 /** Running sums of a year, kWh where nothing else is said. */
 export class YearSums {
   private readonly sheets: readonly (ModuleType | undefined)[];
@@ -32,6 +35,7 @@ export class YearSums {
   constructor(
     private readonly design: StringsDesign,
     leftInHeat: LeftInHeat = () => null,
+    private readonly onPower?: OnPower,
   ) {
     const line = lineOf(design);
     this.sheets = design.planes.map((p) => line.plane(p.id)?.module);
@@ -72,6 +76,7 @@ export class YearSums {
       });
       const acW = this.addUnits(weight, lit, hour.ambientC);
       const row = this.heat[hour.month];
+      this.onPower?.(hour, weight, acW);
       for (const w of acW) {
         if (row) row[hour.hour] = (row[hour.hour] ?? 0) + (weight * w) / 1000;
         this.monthlyKwh[hour.month] = (this.monthlyKwh[hour.month] ?? 0) + (weight * w) / 1000;
@@ -79,11 +84,11 @@ export class YearSums {
     }
   }
 
-  /** Adds every inverter in one state of light; their AC power, W. */
+  /** Adds every inverter in one state of light; their AC power, W, 0 where nothing hangs. */
   private addUnits(weight: number, lit: readonly (LitPlane | null)[], ambientC: number): number[] {
     const mixes = new Map<string, number>();
-    return this.units.flatMap(({ type, own, sums, leftInHeat }) => {
-      if (!type || own.length === 0) return [];
+    return this.units.map(({ type, own, sums, leftInHeat }) => {
+      if (!type || own.length === 0) return 0;
       const shareKept = (t: YearTracker): number => {
         const share = mixes.get(t.mixKey) ?? mixKept(t, lit, this.sheets, this.modelOf, type);
         mixes.set(t.mixKey, share);
@@ -106,7 +111,7 @@ export class YearSums {
       sums.clipped += (weight * clippedW) / 1000;
       if (clips) sums.clippedHours += weight;
       if (waits) sums.waiting += weight;
-      return [acW];
+      return acW;
     });
   }
 

@@ -5,6 +5,7 @@ import type { StringsDesign } from '../part';
 import type { LeftInHeat } from './leftInHeat';
 import type { LitHour } from './lightStates';
 import { clearSkyHours, fileHours } from './lightStates';
+import type { OnPower } from './sums';
 import { YearSums } from './sums';
 import { AC_EFFICIENCY } from './unitHour';
 import type { YearResult } from './yearResult';
@@ -17,6 +18,7 @@ export interface YearOptions {
   readonly weather: WeatherYear | null;
   /** What heat and altitude leave of each unit's rating; nothing is taken off where it is left out. */
   readonly leftInHeat?: LeftInHeat;
+  readonly onPower?: OnPower;
   readonly onMonth?: (month: number) => void;
 }
 
@@ -51,7 +53,7 @@ export function yearOfEnergy(design: StringsDesign, options: YearOptions): Answe
         monthlyMeanC: energy.monthlyMeanC ?? [],
         dailyRangeK: energy.dailyRangeK,
       });
-  const sums = new YearSums(design, options.leftInHeat);
+  const sums = new YearSums(design, options.leftInHeat, options.onPower);
   let month = -1;
   for (const hour of hours) {
     if (hour.month !== month) options.onMonth?.((month = hour.month));

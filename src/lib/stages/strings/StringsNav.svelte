@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { page } from '$app/state';
+  import PartsNav from '$lib/ui/PartsNav.svelte';
 
   let { siteId }: { siteId: string } = $props();
   const PARTS = [
@@ -8,16 +8,6 @@
     ['/year', 'Year of energy'],
     ['/lists', 'Lists and labels'],
   ] as const;
-  const base = $derived(`/sites/${siteId}/strings`);
 </script>
 
-<nav aria-label="Parts of strings" class="no-print flex flex-wrap gap-x-5">
-  {#each PARTS as [path, name] (path)}
-    {@const here = page.url.pathname === base + path}
-    <a
-      href={base + path}
-      aria-current={here ? 'page' : undefined}
-      class="py-0.5 {here ? 'border-b-4 border-primary-600 font-bold' : 'underline'}">{name}</a
-    >
-  {/each}
-</nav>
+<PartsNav base="/sites/{siteId}/strings" parts={PARTS} label="Parts of strings" />

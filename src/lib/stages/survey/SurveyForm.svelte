@@ -34,6 +34,8 @@
         'transformerImpedancePercent',
         'transformerLossKw',
         'upstreamMva',
+        'upstreamXr',
+        'restLineV',
         'boardHighestV',
         'gridCode',
       ],

@@ -3,10 +3,8 @@ import { atMost } from '../../../kernel/judgement';
 import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
 import { gridCodeOf } from '../../../site/gridCodes';
+import { TRIP_RESERVE_PERCENT } from '../../limits';
 import type { RunResult } from '../../results';
-
-/** Reserve wanted under the trip level, per cent (common practice). */
-const RESERVE_PERCENT = 2;
 
 /** Voltage at the unit with the board at its highest, V, against the ten-minute trip level of the grid code. */
 export const TERMINAL_VOLTAGE = rule<RunResult>()({
@@ -32,7 +30,7 @@ export const TERMINAL_VOLTAGE = rule<RunResult>()({
           `trip at ${code?.tenMinutePu} × ${survey.lineV} V = ${fixed(tripV, 1)} V; 2 % is wanted in hand`,
         ],
       },
-      RESERVE_PERCENT,
+      TRIP_RESERVE_PERCENT,
     );
   },
 });

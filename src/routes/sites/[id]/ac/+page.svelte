@@ -2,6 +2,7 @@
   import { page } from '$app/state';
   import { runResults } from '$core/ac/results';
   import { useSite } from '$lib/client/siteState.svelte';
+  import AcNav from '$lib/stages/ac/AcNav.svelte';
   import BaySheet from '$lib/stages/ac/BaySheet.svelte';
   import BoardForm from '$lib/stages/ac/BoardForm.svelte';
   import RunForm from '$lib/stages/ac/RunForm.svelte';
@@ -22,6 +23,7 @@
   {#snippet caution()}Two sources: opening the inverter’s breaker leaves the grid side live. Lock off, prove dead on
     both sides, prove the tester before and after. Licensed electrical workers only; local code rules.{/snippet}
   {#snippet main()}
+    <AcNav siteId={site.siteId} />
     {#if !result}
       <p class="sheet p-6 text-dim">
         The schedule of cables, breakers and lugs to the board stands here, and each unit’s AC bay to scale. No run yet:

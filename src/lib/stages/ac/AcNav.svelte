@@ -1,0 +1,11 @@
+<script lang="ts">
+  import PartsNav from '$lib/ui/PartsNav.svelte';
+
+  let { siteId }: { siteId: string } = $props();
+  const PARTS = [
+    ['', 'Runs and bay'],
+    ['/voltage', 'Voltage on sunny days'],
+  ] as const;
+</script>
+
+<PartsNav base="/sites/{siteId}/ac" parts={PARTS} label="Parts of AC runs" />
