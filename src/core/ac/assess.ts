@@ -1,16 +1,22 @@
 import type { Check } from '../kernel/check';
 import type { Memo } from '../kernel/memo';
+import type { School } from '../conductor/school';
+import type { Rule } from '../kernel/rule';
 import { ask } from '../kernel/rule';
 import type { AcDesign } from './part';
 import type { AcResults, RunResult } from './results';
 import { AC_RULES as RULES } from './rules';
+
+/** The rules that are asked where this school is kept: those another school has in place of them are not. */
+const of = <S>(rules: readonly Rule<S>[], { name }: School): readonly Rule<S>[] =>
+  rules.filter((r) => !r.notOf?.includes(name));
 
 /** Every check of AC runs, lugs, board and grid: one block a run, one for board and grid. */
 export function assessAc(_: AcDesign, { runs, board, grid }: AcResults, memo: Memo): readonly (readonly Check[])[] {
   return [
     ...runs.map((r) => memo.keep(`run-checks/${r.inverter.id}`, [r], () => [...runChecks(r), ...supplyChecks(r)])),
     [
-      ...ask(RULES.board, board, { element: 'board', path: board.board.label }, board.wanting),
+      ...ask(of(RULES.board, board.school), board, { element: 'board', path: board.board.label }, board.wanting),
       ...ask(RULES.grid, grid, { element: 'grid', path: 'grid connection' }, grid.wanting),
     ],
   ];
@@ -22,9 +28,9 @@ export function runChecks(r: RunResult): Check[] {
   const run = { element: 'run', path: `${tag} / AC run`, id } as const;
   const lug = { element: 'lug', path: `${tag} / AC bay`, id } as const;
   return [
-    ...ask(RULES.run, r, run, r.wanting),
-    ...ask(RULES.conductor, r, run, r.wanting),
-    ...ask(RULES.earth, r, run, r.wanting),
+    ...ask(of(RULES.run, r.school), r, run, r.wanting),
+    ...ask(of(RULES.conductor, r.school), r, run, r.wanting),
+    ...ask(of(RULES.earth, r.school), r, run, r.wanting),
     ...ask(RULES.fault, r, run, r.wanting),
     ...ask(RULES.bay, r, lug, r.wanting),
   ];

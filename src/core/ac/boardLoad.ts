@@ -14,6 +14,8 @@ export interface BoardLoad {
   readonly units: number;
   /** Currents of all inverters together, A: they peak at the same moment. */
   readonly sumA: Answer<number>;
+  /** Breakers of all runs together, A. */
+  readonly breakersA: Answer<number>;
   readonly supply: BoardSupply;
   /** From the grid to every unit, as the voltage sees it. */
   readonly path: Answer<VoltagePath>;
@@ -41,7 +43,12 @@ export function mainBreakerNeed({ board, school, sumA }: BoardLoad): Answer<Brea
   ];
   if (mainBreakerA === null || breakerAmbientC === null || sumA.value === null) return lacking(...missing);
   const breakerKind = mainBreakerA <= MINIATURE_MOST_A ? 'miniature' : 'moulded-case';
-  return school.breakerNeed(sumA.value, { breakerKind, breakerAmbientC, breakerGroupFactor: 1 });
+  return school.breakerNeed(sumA.value, {
+    breakerKind,
+    breakerAmbientC,
+    breakerGroupFactor: 1,
+    fullRated: board.mainFullRated,
+  });
 }
 
 export const sumWords = ({ units }: BoardLoad, sumA: number): string => `Σ I_b = ${units} units = ${fixed(sumA, 1)} A`;

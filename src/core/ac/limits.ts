@@ -1,6 +1,14 @@
-/** Rise from unit to board that leaves the trip margin to the grid, per cent of nominal (common practice: the 1 % school). */
-export const RISE_WANTED_PERCENT = 1;
-export const RISE_LIMIT_PERCENT = 2;
+import type { SchoolName } from '../conductor/school';
+
+/**
+ * Rise of a run that leaves the trip margin to the grid, per cent of nominal, wanted and at most (common practice: the 1 % school; the NEC school
+ * takes 2 and 3 % to the point of connection, AS/NZS 4777.1 1 and 2 %).
+ */
+export const RISE_PERCENT: Readonly<Record<SchoolName, { readonly wanted: number; readonly most: number }>> = {
+  IEC: { wanted: 1, most: 2 },
+  NEC: { wanted: 2, most: 3 },
+  'AU/NZ': { wanted: 1, most: 2 },
+};
 
 /** Room to the trip level that is wanted, per cent of it (common practice). */
 export const TRIP_RESERVE_PERCENT = 2;

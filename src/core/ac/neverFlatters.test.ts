@@ -1,6 +1,7 @@
 import { describe } from 'vitest';
-import { boardHighestV } from '../site/boardVoltage';
-import { randomDesign } from '../testing/randomDesign';
+import { gridWindow } from '../site/gridCodes';
+import { boardAtRestV, boardHighestV } from '../site/boardVoltage';
+import { AMERICAN_MM2, randomDesign } from '../testing/randomDesign';
 import { neverFlatters } from '../testing/neverFlatters';
 import {
   grown,
@@ -30,14 +31,39 @@ describe('the AC side', () =>
         ['ac.ampacity', 'ac.voltage-rise', 'ac.terminal-voltage', 'ac.adiabatic', 'ac.loop', 'ac.all-feeding'],
         (r) => only('sectionMm2', nextBelow(r.sectionMm2, SECTIONS)),
       ),
-      worseRun('a hotter run', ['ac.ampacity'], (r, x) => only('ambientC', raised(r.ambientC, 25, x))),
+      worseRun(
+        'a thinner conductor of the NEC school',
+        ['ac.nec-terminals', 'ac.nec-conditions', 'ac.nec-protection', 'ac.nec-parallel', 'ac.voltage-rise'],
+        (r) => only('sectionMm2', nextBelow(r.sectionMm2, AMERICAN_MM2)),
+      ),
+      worseRun('a raceway nearer the roof', ['ac.nec-conditions', 'ac.nec-protection'], (r, x) =>
+        only('roofGapMm', shrunk(r.roofGapMm, 0.1, x)),
+      ),
+      worseRun('terminals that are not marked', ['ac.nec-terminals', 'ac.nec-protection'], (r) =>
+        r.terminals75 ? { terminals75: false } : null,
+      ),
+      worseRun('an assembly not listed for 100 %', ['ac.nec-terminals', 'ac.breaker-rating'], (r) =>
+        r.fullRated ? { fullRated: false } : null,
+      ),
+      worseRun('all sets in one raceway', ['ac.nec-conditions', 'ac.nec-protection', 'ac.nec-raceway-fill'], (r) =>
+        r.racewayPerSet && r.parallel === 2 ? { racewayPerSet: false } : null,
+      ),
+      worseBoard('more loads on the busbar', ['ac.nec-busbar'], (b, x) =>
+        only('loadBreakersA', raised(b.loadBreakersA, 500, x)),
+      ),
+      worseBoard('inverters beside the main', ['ac.nec-busbar'], (b) =>
+        b.sourcesFarEnd ? { sourcesFarEnd: false } : null,
+      ),
+      worseRun('a hotter run', ['ac.ampacity', 'ac.nec-conditions', 'ac.nec-protection'], (r, x) =>
+        only('ambientC', raised(r.ambientC, 25, x)),
+      ),
       worseRun('sun on the cable', ['ac.ampacity'], (r) => (r.sunOnCable === false ? { sunOnCable: true } : null)),
-      worseRun('more circuits beside it', ['ac.ampacity'], (r, x) =>
+      worseRun('more circuits beside it', ['ac.ampacity', 'ac.nec-conditions', 'ac.nec-protection'], (r, x) =>
         only('otherCircuits', r.otherCircuits === null ? null : r.otherCircuits + 1 + Math.floor(4 * x())),
       ),
       worseRun('drier soil', ['ac.ampacity'], (r, x) => only('soilKmPerW', shrunk(raised(r.soilKmPerW, 0.5, x), 1, x))),
       worseRun('deeper', ['ac.ampacity'], (r, x) => only('depthM', raised(r.depthM, 1, x))),
-      worseRun('a larger breaker on the cable', ['ac.ampacity', 'ac.breaker-largest'], (r, x) =>
+      worseRun('a larger breaker on the cable', ['ac.ampacity', 'ac.breaker-largest', 'ac.nec-protection'], (r, x) =>
         only('breakerA', grown(r.breakerA, 2, x)),
       ),
       worseRun('a smaller breaker for the current', ['ac.breaker-rating'], (r, x) =>
@@ -83,7 +109,10 @@ describe('the AC side', () =>
         ),
       ),
       worseSurvey('a grid that stands higher', ['ac.all-feeding'], (s, x) =>
-        only('restLineV', raised(s.restLineV, 40, x)),
+        // Under the window of the grid code a higher grid is a better one.
+        (boardAtRestV(s).value ?? 0) < (gridWindow(s).value?.minV ?? Infinity)
+          ? null
+          : only('restLineV', raised(s.restLineV, 40, x)),
       ),
       worseSurvey('a network of more resistance', ['ac.all-feeding'], (s, x) =>
         only('upstreamXr', shrunk(s.upstreamXr, 0.2, x)),
@@ -104,7 +133,7 @@ describe('the AC side', () =>
         only('mainLengthM', b.mainLengthM === null ? null : Math.max(0.5, b.mainLengthM * x())),
       ),
       worseBoard('a thinner PE of the main cable', ['ac.loop'], (b) =>
-        only('mainPeMm2', nextBelow(b.mainPeMm2, [16, 50, 120])),
+        only('mainPeMm2', nextBelow(b.mainPeMm2, [16, 50, 120]) ?? nextBelow(b.mainPeMm2, AMERICAN_MM2)),
       ),
       worseRun('more cables', ['ac.lugs-on-stud', 'ac.entries', 'ac.palm-thickness'], (r) =>
         only('parallel', r.parallel === null ? null : Math.min(8, r.parallel + 1)),
@@ -122,7 +151,7 @@ describe('the AC side', () =>
       worseSurvey('a smaller transformer', ['ac.transformer-load'], (s, x) =>
         only('transformerKva', shrunk(s.transformerKva, 0.2, x)),
       ),
-      worseBoard('a weaker busbar', ['ac.busbar', 'ac.main-on-busbar'], (b, x) =>
+      worseBoard('a weaker busbar', ['ac.busbar', 'ac.nec-busbar', 'ac.main-on-busbar'], (b, x) =>
         only('busbarA', shrunk(b.busbarA, 0.2, x)),
       ),
       worseBoard('a smaller main breaker', ['ac.main-breaker'], (b, x) =>
@@ -139,7 +168,7 @@ describe('the AC side', () =>
       })),
       worseType(
         'more output current',
-        ['ac.breaker-rating', 'ac.voltage-rise', 'ac.busbar', 'ac.main-breaker'],
+        ['ac.breaker-rating', 'ac.voltage-rise', 'ac.busbar', 'ac.nec-busbar', 'ac.nec-terminals', 'ac.main-breaker'],
         (t, x) => only('outputMaxA', grown(t.outputMaxA, 2, x)),
       ),
       worseType('fewer glands', ['ac.entries'], (t) =>

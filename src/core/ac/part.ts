@@ -1,5 +1,14 @@
 import { z } from 'zod';
-import { ARRANGEMENTS_IN_AIR, BREAKER_KINDS, CORES, INSULATIONS, METHODS, SPACINGS_IN_GROUND } from '../conductor/laid';
+import {
+  ARRANGEMENTS_IN_AIR,
+  BREAKER_KINDS,
+  CORES,
+  INSULATIONS,
+  METHODS,
+  RACEWAYS,
+  RACEWAY_SIZES,
+  SPACINGS_IN_GROUND,
+} from '../conductor/laid';
 import type { PartOf, Shape } from '../kernel/discipline';
 import type { Flaw } from '../kernel/integrity';
 import { dangling, repeated } from '../kernel/integrity';
@@ -44,6 +53,17 @@ export const acRunSchema = z.object({
   residualFitted: z.boolean().nullable().default(null).meta({ description: 'Residual-current device in this run' }),
   breakerAmbientC: quantity(-25, 80, '°C', 'Ambient at the breaker').nullable(),
   breakerGroupFactor: quantity(0.5, 1, '', 'Side-by-side factor, 1 if spaced').nullable(),
+  fullRated: z.boolean().nullable().default(null).meta({ description: 'Assembly listed for 100 % of its rating' }),
+  raceway: z.enum(RACEWAYS).nullable().default(null).meta({ description: 'Raceway' }),
+  racewaySize: z.enum(RACEWAY_SIZES).nullable().default(null).meta({ description: 'Trade size of the raceway, in' }),
+  racewayPerSet: z.boolean().nullable().default(null).meta({ description: 'A raceway for every set' }),
+  roofGapMm: quantity(0, 5000, 'mm', 'Gap between raceway and roof').nullable().default(null),
+  insulationC: z
+    .union([z.literal(60), z.literal(75), z.literal(90)])
+    .nullable()
+    .default(null)
+    .meta({ unit: '°C', description: 'Temperature rating of the insulation' }),
+  terminals75: z.boolean().nullable().default(null).meta({ description: 'Lugs at both ends marked 75 °C' }),
   peMm2: quantity(4, 630, 'mm²', 'PE section').nullable(),
   peMetal: z.enum(['Cu', 'Al']).nullable().meta({ description: 'Metal of the PE' }),
   peInCable: z.boolean().nullable().default(null).meta({ description: 'The PE is a core of the cable' }),
@@ -86,6 +106,13 @@ export function blankRun(inverterId: string): AcRun {
     residualMa: null,
     breakerAmbientC: null,
     breakerGroupFactor: null,
+    fullRated: null,
+    raceway: null,
+    racewaySize: null,
+    racewayPerSet: null,
+    roofGapMm: null,
+    insulationC: null,
+    terminals75: null,
     peMm2: null,
     peMetal: null,
     peInCable: null,

@@ -7,7 +7,7 @@ import { given, known, lacking } from '../kernel/answer';
 import { Memo } from '../kernel/memo';
 import { fixed } from '../kernel/quantity';
 import { boardHighestV } from '../site/boardVoltage';
-import { tenMinuteTripV } from '../site/gridCodes';
+import { tripLevelV } from '../site/gridCodes';
 import { lineOf } from '../site/line';
 import type { Board, SiteInverter } from '../site/parts';
 import type { Plan } from '../site/plan';
@@ -131,9 +131,9 @@ export function runResult(
     impedance,
     rise: riseOf(impedance, current.currentA, survey.lineV),
     terminalV: terminalOf(impedance, survey, type.maxApparentVa),
-    tripV: tenMinuteTripV(survey),
-    peNeededMm2: school.protectiveEarthMm2(run),
-    externalEarthNeededMm2: school.externalEarthMm2(run),
+    tripV: tripLevelV(survey),
+    peNeededMm2: school.protectiveEarthMm2(run, current.currentA),
+    externalEarthNeededMm2: school.externalEarthMm2(run, current.currentA),
     lug: lugOf(run, type.bay.studM, school),
     diameter: school.cableDiameter(run),
     torque: torqueTarget(type.bay) ?? null,
@@ -155,6 +155,12 @@ function invertersA(design: AcDesign): Answer<number> {
   const { units } = lineOf(design);
   const currents = units.map(({ type: t }) => designCurrent(t.maxApparentVa, t.nominalLineV, t.outputMaxA).currentA);
   return units.length ? schoolOf(design.survey.school).boardA(currents) : lacking('inverters');
+}
+
+/** Breakers of all runs together, A. */
+function breakersOf(runs: readonly RunResult[]): Answer<number> {
+  const all = runs.map((r) => r.run.breakerA);
+  return all.some((a) => a === null) ? lacking('breaker') : known(all.reduce<number>((sum, a) => sum + (a ?? 0), 0));
 }
 
 /** What feeds the board of a design. */
@@ -193,6 +199,7 @@ export function acResults(design: AcDesign, memo: Memo): AcResults {
       school,
       units: runs.length,
       sumA,
+      breakersA: breakersOf(runs),
       supply,
       path: memo.keep('voltage-path', [survey, board, ...runs], () => voltagePath(survey, board, school, runs)),
       wanting,

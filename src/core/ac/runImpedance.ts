@@ -4,7 +4,6 @@ import type { Answer } from '../kernel/answer';
 import { given, known, lacking } from '../kernel/answer';
 import type { AcRun } from './part';
 import type { LoadedRunImpedance } from './voltage';
-import { REACTANCE_OHM_PER_M } from './voltage';
 
 /** The line conductors as a school is asked for them, once everything about them is said. */
 const kindOf = ({ metal, insulation, cores, method }: AcRun) =>
@@ -34,11 +33,11 @@ export function runImpedance(
   );
   if (!asked.value || !kind.value) return lacking(...asked.missing, ...kind.missing);
   const { section, 'cables in parallel': parallel, 'length of the run': lengthM, frequency } = asked.value;
-  const ohmPerM = school.conductorOhmPerM(kind.value, section, frequency);
+  const ohmPerM = school.conductorOhmPerM({ ...kind.value, raceway: run.raceway }, section, frequency);
   if (ohmPerM.value === null) return ohmPerM;
   return known({
     ohm: (ohmPerM.value.ohmPerM * lengthM) / parallel,
     conductorC: ohmPerM.value.conductorC,
-    reactanceOhm: (REACTANCE_OHM_PER_M * lengthM) / parallel,
+    reactanceOhm: (ohmPerM.value.reactanceOhmPerM * lengthM) / parallel,
   });
 }

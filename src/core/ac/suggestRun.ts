@@ -30,11 +30,18 @@ export const relaid = (run: AcRun, sectionMm2: number, parallel: number): AcRun 
 });
 
 /** The run of one section and so many cables, with the PE and the external earth that go with it. */
-function sized(run: AcRun, sectionMm2: number, parallel: number, breakerA: number, school: School): AcRun {
+function sized(
+  run: AcRun,
+  sectionMm2: number,
+  parallel: number,
+  breakerA: number,
+  school: School,
+  currentA: number,
+): AcRun {
   const lines = { ...relaid(run, sectionMm2, parallel), breakerA };
   const metals = { peMetal: run.peMetal ?? run.metal, externalEarthMetal: run.externalEarthMetal ?? ('Cu' as const) };
-  const withPe = { ...lines, ...metals, peMm2: school.protectiveEarthMm2({ ...lines, ...metals }).value };
-  const earthMm2 = school.externalEarthMm2(withPe).value;
+  const withPe = { ...lines, ...metals, peMm2: school.protectiveEarthMm2({ ...lines, ...metals }, currentA).value };
+  const earthMm2 = school.externalEarthMm2(withPe, currentA).value;
   return {
     ...withPe,
     externalEarthMm2: earthMm2 === null ? null : school.standardSectionMm2(earthMm2).value,
@@ -85,7 +92,7 @@ export function suggestRun(
   reckonedM: number | null = null,
   supply?: BoardSupply,
 ): Suggestion {
-  const { school, breaker, lengthM } = runResult(run, inverter, type, survey, reckonedM, supply);
+  const { school, breaker, lengthM, designCurrent } = runResult(run, inverter, type, survey, reckonedM, supply);
   const kind = wanted(run, lengthM, survey);
   const sections = kind.value ? school.sections(kind.value) : [];
   const route = school.ampacity({ ...run, parallel: run.parallel ?? 1, sectionMm2: sections[0] ?? 0 });
@@ -98,7 +105,7 @@ export function suggestRun(
   const sets = run.parallel === null ? Array.from({ length: type.bay.lugsPerStud }, (_, i) => i + 1) : [run.parallel];
   const candidates = sets.flatMap((parallel) =>
     sections.map((sectionMm2): Candidate => {
-      const tried = sized(run, sectionMm2, parallel, breakerA, school);
+      const tried = sized(run, sectionMm2, parallel, breakerA, school, designCurrent.currentA);
       const checks = runChecks(runResult(tried, inverter, type, survey, reckonedM, supply));
       return { run: tried, checks };
     }),
@@ -110,14 +117,16 @@ export function suggestRun(
   const { sectionMm2, parallel } = best.run;
   if (open(best).length)
     return {
-      unmet: [`at best, with ${parallel} × ${sectionMm2} mm² on ${breakerA} A: ${open(best).map(words).join('; ')}`],
+      unmet: [
+        `at best, with ${parallel} × ${school.sectionName(sectionMm2 ?? 0)} on ${breakerA} A: ${open(best).map(words).join('; ')}`,
+      ],
     };
   const aside = best.checks.filter((c) => c.verdict !== 'holds');
   return {
     run: best.run,
     why: [
       `breaker: ${neededA.toFixed(1)} A needed, next rating ${breakerA} A`,
-      `${parallel} × ${sectionMm2} mm² is the first that holds on every rule sizing decides`,
+      `${parallel} × ${school.sectionName(sectionMm2 ?? 0)} is the first that holds on every rule sizing decides`,
       ...(aside.length ? [`not for sizing to mend: ${aside.map(words).join('; ')}`] : []),
     ],
   };

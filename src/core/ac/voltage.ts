@@ -1,8 +1,5 @@
 import { requireWithin } from '../kernel/require';
 
-/** Reactance of a cable, Ω/m, one figure for all sections (common practice). */
-export const REACTANCE_OHM_PER_M = 0.08e-3;
-
 /** R and X of one line conductor of a run, Ω. */
 export interface RunImpedance {
   readonly ohm: number;

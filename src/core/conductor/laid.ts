@@ -14,6 +14,10 @@ export const ARRANGEMENTS_IN_AIR = [
 ] as const;
 export const SPACINGS_IN_GROUND = ['touching', '0.25 m', '0.5 m'] as const;
 export const BREAKER_KINDS = ['moulded-case', 'miniature'] as const;
+/** Raceways of the NEC school, with what they are made of. */
+export const RACEWAYS = ['PVC 40', 'EMT, steel', 'RMC, steel', 'RMC, aluminium'] as const;
+export const RACEWAY_SIZES = ['1/2', '3/4', '1', '1-1/4', '1-1/2', '2', '2-1/2', '3', '3-1/2', '4'] as const;
+export const INSULATION_RATINGS_C = [60, 75, 90] as const;
 export const DC_SECTIONS_MM2 = [2.5, 4, 6, 10, 16] as const;
 export const DC_CABLE_MODES = ['single free in air', 'single on a surface', 'two adjacent on a surface'] as const;
 
@@ -22,6 +26,9 @@ export type Cores = (typeof CORES)[number];
 export type Method = (typeof METHODS)[number];
 export type Arrangement = (typeof ARRANGEMENTS_IN_AIR)[number] | (typeof SPACINGS_IN_GROUND)[number];
 export type BreakerKind = (typeof BREAKER_KINDS)[number];
+export type Raceway = (typeof RACEWAYS)[number];
+export type RacewaySize = (typeof RACEWAY_SIZES)[number];
+export type InsulationRatingC = (typeof INSULATION_RATINGS_C)[number];
 export type DcCableMode = (typeof DC_CABLE_MODES)[number];
 
 /** What a cable is made of, before anybody chose its section. */
@@ -35,8 +42,21 @@ export interface CableKind {
 /** The same while it is being asked for. Null: nobody has said yet. */
 export type AskedKind = { readonly [K in keyof CableKind]: CableKind[K] | null };
 
+/** What the NEC school asks of conductors in a raceway. */
+export interface InRaceway {
+  readonly raceway: Raceway | null;
+  readonly racewaySize: RacewaySize | null;
+  /** Parallel sets each in a raceway of their own. */
+  readonly racewayPerSet: boolean | null;
+  /** Between the raceway and a roof in the sun, mm. */
+  readonly roofGapMm: number | null;
+  readonly insulationC: InsulationRatingC | null;
+  /** The terminals at both ends are marked for 75 °C. */
+  readonly terminals75: boolean | null;
+}
+
 /** A cable as it lies. Null: nobody has said yet. */
-export interface LaidCable extends AskedKind {
+export interface LaidCable extends AskedKind, InRaceway {
   readonly arrangement: Arrangement | null;
   readonly otherCircuits: number | null;
   readonly sectionMm2: number | null;
@@ -49,14 +69,13 @@ export interface LaidCable extends AskedKind {
   readonly cableDiameterMm: number | null;
 }
 
-/** A line conductor with the PE that runs beside it. */
-export interface LineAndPe {
-  readonly sectionMm2: number | null;
-  readonly metal: Metal | null;
+/** A line conductor with the PE that runs beside it, behind a breaker. */
+export interface LineAndPe extends LaidCable {
+  readonly breakerA: number | null;
+  readonly fullRated: boolean | null;
   readonly peMm2: number | null;
   readonly peMetal: Metal | null;
   readonly externalEarthMetal: Metal | null;
-  readonly insulation: Insulation | null;
 }
 
 /** A breaker where it sits. */
@@ -64,6 +83,8 @@ export interface SeatedBreaker {
   readonly breakerKind: BreakerKind | null;
   readonly breakerAmbientC: number | null;
   readonly breakerGroupFactor: number | null;
+  /** An assembly listed for 100 % of its rating: the NEC school asks 125 % of others. */
+  readonly fullRated: boolean | null;
 }
 
 /** A bundle of DC cables. */

@@ -3,7 +3,11 @@ import type { School, SchoolName } from './school';
 
 /** Names, by question, of the tables a school would answer from. */
 export type TablesWanted = Readonly<
-  Record<Exclude<keyof School, 'name' | 'sections' | 'arrangements' | 'cableDiameter'> | 'diameter', string>
+  Record<
+    | Exclude<keyof School, 'name' | 'sections' | 'sectionName' | 'largestFault' | 'arrangements' | 'cableDiameter'>
+    | 'diameter',
+    string
+  >
 >;
 
 /** A school none of whose tables is in the program yet: every question is answered with the name of the table it waits for. */
@@ -11,6 +15,9 @@ export function schoolToCome(name: SchoolName, tables: TablesWanted): School {
   const wants = (question: keyof TablesWanted) => () => lacking(`${tables[question]} (not in the program yet)`);
   return {
     name,
+    // As IEC 60909 has it: without a table of its own nothing else of a fault is answered.
+    largestFault: { voltageFactor: 1.05, impedanceShare: 1 },
+    sectionName: (mm2) => `${mm2} mm²`,
     sections: () => [],
     arrangements: () => [],
     ampacity: wants('ampacity'),

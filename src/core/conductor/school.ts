@@ -7,6 +7,7 @@ import type {
   LineAndPe,
   MeasuredPalm,
   Method,
+  Raceway,
   SeatedBreaker,
 } from './laid';
 import type { Metal } from './metal';
@@ -22,9 +23,10 @@ export interface Ampacity {
   readonly working: readonly string[];
 }
 
-/** AC resistance of a conductor, Ω/m, at the temperature of full load, °C. */
+/** AC resistance and reactance of a conductor, Ω/m, at the temperature of full load, °C. */
 export interface LoadedResistance {
   readonly ohmPerM: number;
+  readonly reactanceOhmPerM: number;
   readonly conductorC: number;
 }
 
@@ -34,13 +36,15 @@ export interface BreakerNeed {
   /** Of its ambient alone, and with the neighbours. */
   readonly ambientFactor: number;
   readonly factor: number;
+  readonly words: string;
 }
 
 /** A compression lug for a section and a stud. Null where no sheet or standard gives the figure. */
 export interface Lug {
   readonly sectionMm2: number;
   readonly studM: number;
-  readonly dieCode: number;
+  /** Number of the die, or its colour. */
+  readonly dieCode: number | string;
   readonly palmWidthMm: number | null;
   /** Upper bound: twice the wall of the barrel. */
   readonly palmThicknessMm: number | null;
@@ -71,6 +75,10 @@ export interface ShortCircuited {
  */
 export interface School {
   readonly name: SchoolName;
+  /** A section by the name it is bought by. */
+  sectionName(sectionMm2: number): string;
+  /** For the largest short-circuit current: factor on the voltage, and share of a transformer's impedance that counts. */
+  readonly largestFault: { readonly voltageFactor: number; readonly impedanceShare: number };
   /** Sections with a tabulated current, mm², rising; empty where the school has no table here. */
   sections(kind: CableKind): readonly number[];
   /** How circuits of a method may lie together. */
@@ -78,23 +86,23 @@ export interface School {
   ampacity(cable: LaidCable): Answer<Ampacity>;
   /** AC resistance of one conductor at full load, or at a temperature, °C, and the temperature it has then. */
   conductorOhmPerM(
-    kind: Pick<CableKind, 'metal' | 'insulation'>,
+    kind: Pick<CableKind, 'metal' | 'insulation'> & { readonly raceway: Raceway | null },
     sectionMm2: number,
     frequencyHz: number,
     tempC?: number,
   ): Answer<LoadedResistance>;
   /** k of the adiabatic equation, A·√s/mm². */
   adiabaticK(conductor: ShortCircuited): Answer<number>;
-  /** PE section for the line conductors, mm². */
-  protectiveEarthMm2(line: LineAndPe): Answer<number>;
+  /** PE section for line conductors that carry the current, mm². */
+  protectiveEarthMm2(line: LineAndPe, currentA: number): Answer<number>;
   /** External chassis earth, mm². */
-  externalEarthMm2(line: LineAndPe): Answer<number>;
+  externalEarthMm2(line: LineAndPe, currentA: number): Answer<number>;
   /** The next standard section at or above, mm². */
   standardSectionMm2(neededMm2: number): Answer<number>;
   breakerNeed(currentA: number, seat: SeatedBreaker): Answer<BreakerNeed>;
   /** The next standard rating at or above, A. */
   nextBreakerA(neededA: number): Answer<number>;
-  /** What a busbar or a main breaker in the open has to carry for these sources together, A. */
+  /** Current of these sources together, A: they peak at one moment. */
   boardA(currentsA: readonly number[]): Answer<number>;
   /** The lug for a section and a stud. */
   lug(metal: Metal, sectionMm2: number, studM: number, measured: MeasuredPalm): Answer<Lug>;

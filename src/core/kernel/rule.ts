@@ -33,6 +33,8 @@ export interface RuleCard {
   readonly basis: Basis;
   /** Schools of rules that answer it; every school where absent. The others' answer is `unknown`. */
   readonly schools?: readonly string[];
+  /** Schools that have rules of their own in its place: there it is not asked. */
+  readonly notOf?: readonly string[];
   /** It reads no figure of a data sheet: a sheet that does not stand keeps nothing back from it. */
   readonly sheetFree?: true;
 }

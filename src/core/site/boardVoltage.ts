@@ -16,16 +16,18 @@ function oddly(boardV: number, lineV: number): string | null {
     : `${boardV} V is under ${LEAST_PU} of the nominal ${lineV} V`;
 }
 
-/** The highest voltage at the board while feeding, line to line, V. One that reads like a phase voltage, or too low, is asked again, never converted. */
-export function boardHighestV({
-  boardHighestV: boardV,
-  lineV,
-}: Pick<Survey, 'boardHighestV' | 'lineV'>): Answer<number> {
-  const both = given(
-    { 'highest line-to-line voltage at the board while feeding': boardV, 'nominal line voltage': lineV },
-    (k) => k,
-  );
-  if (!both.value || boardV === null || lineV === null) return lacking(...both.missing);
-  const odd = oddly(boardV, lineV);
-  return odd ? lacking(`the line-to-line voltage at the board: ${odd}`) : known(boardV);
+/** A voltage read at the board, V, line to line. One that reads like a phase voltage, or too low, is asked again, never converted. */
+function readAtBoard(name: string, readV: number | null, lineV: number | null): Answer<number> {
+  const both = given({ [name]: readV, 'nominal line voltage': lineV }, (k) => k);
+  if (!both.value || readV === null || lineV === null) return lacking(...both.missing);
+  const odd = oddly(readV, lineV);
+  return odd ? lacking(`the line-to-line voltage at the board: ${odd}`) : known(readV);
 }
+
+/** The highest voltage at the board while feeding, line to line, V. */
+export const boardHighestV = ({ boardHighestV: readV, lineV }: Pick<Survey, 'boardHighestV' | 'lineV'>) =>
+  readAtBoard('highest line-to-line voltage at the board while feeding', readV, lineV);
+
+/** The voltage at the board with nothing feeding, line to line, V. */
+export const boardAtRestV = ({ restLineV, lineV }: Pick<Survey, 'restLineV' | 'lineV'>) =>
+  readAtBoard('voltage at the board with nothing feeding', restLineV, lineV);

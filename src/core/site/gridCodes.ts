@@ -1,7 +1,7 @@
 import type { Answer } from '../kernel/answer';
 import { given, known, lacking } from '../kernel/answer';
 
-/** When a unit may connect: windows in per unit of nominal and hertz, delay in seconds. The operator's letter wins. Recalled. */
+/** When a unit may connect: windows in per unit of nominal and hertz, delay in seconds; the level at which they trip and over which time it is taken (IEEE 1547-2018 6.4, OV1; EN 50549-1 4.9.3). The operator's letter wins. Recalled. */
 export const GRID_CODES = [
   {
     family: 'EN 50549-1 first start',
@@ -10,7 +10,8 @@ export const GRID_CODES = [
     fMinHz: 49.5,
     fMaxHz: 50.1,
     delayS: 60,
-    tenMinutePu: 1.1,
+    tripPu: 1.1,
+    tripMean: 'ten-minute mean',
     source: 'EN 50549-1 4.10',
   },
   {
@@ -20,7 +21,8 @@ export const GRID_CODES = [
     fMinHz: 49.5,
     fMaxHz: 50.2,
     delayS: 60,
-    tenMinutePu: 1.1,
+    tripPu: 1.1,
+    tripMean: 'ten-minute mean',
     source: 'EN 50549-1 4.10',
   },
   {
@@ -30,7 +32,8 @@ export const GRID_CODES = [
     fMinHz: 47.5,
     fMaxHz: 50.1,
     delayS: 60,
-    tenMinutePu: 1.1,
+    tripPu: 1.1,
+    tripMean: 'ten-minute mean',
     source: 'VDE-AR-N 4105:2018 8.3',
   },
   {
@@ -40,7 +43,8 @@ export const GRID_CODES = [
     fMinHz: 59.5,
     fMaxHz: 60.1,
     delayS: 300,
-    tenMinutePu: null,
+    tripPu: 1.1,
+    tripMean: 'mean over 2 s',
     source: 'IEEE 1547-2018 4.10 table 4',
   },
   {
@@ -50,7 +54,8 @@ export const GRID_CODES = [
     fMinHz: null,
     fMaxHz: null,
     delayS: 90,
-    tenMinutePu: 1.1,
+    tripPu: 1.1,
+    tripMean: 'ten-minute mean',
     source: 'common practice',
   },
 ] as const;
@@ -90,12 +95,12 @@ export function gridWindow(survey: {
   );
 }
 
-/** Level of the ten-minute mean at which units trip, V: the code's per-unit level times the nominal line voltage. Unknown for a code that has none. */
-export function tenMinuteTripV(survey: {
+/** Level at which units trip, V: the code's per-unit level times the nominal line voltage, as a mean over the code's own time. */
+export function tripLevelV(survey: {
   readonly gridCode: string | null;
   readonly lineV: number | null;
 }): Answer<number> {
   const code = gridCodeOf(survey.gridCode);
-  if (!code || code.tenMinutePu === null) return lacking('grid code with a ten-minute limit');
-  return survey.lineV === null ? lacking('nominal line voltage') : known(code.tenMinutePu * survey.lineV);
+  if (!code) return lacking('grid code with a trip level');
+  return survey.lineV === null ? lacking('nominal line voltage') : known(code.tripPu * survey.lineV);
 }

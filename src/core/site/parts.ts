@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { INSULATIONS } from '../conductor/laid';
+import { INSULATIONS, RACEWAYS } from '../conductor/laid';
 import { MODULE_MOUNTING } from '../equipment/moduleMounting';
 import { partId, partName, quantity } from '../kernel/schema';
 import type { Position } from './position';
@@ -73,6 +73,11 @@ export const boardSchema = z.object({
   mainSectionMm2: quantity(4, 630, 'mm²', 'Section of the main cable').nullable().default(null),
   mainParallel: quantity(1, 12, 'sets', 'Main cables in parallel').int().nullable().default(null),
   mainLengthM: quantity(0.5, 5000, 'm', 'Length of the main cable').nullable().default(null),
+  /** What the NEC school asks of the main cable and the board. */
+  mainRaceway: z.enum(RACEWAYS).nullable().default(null).meta({ description: 'Raceway of the main cable' }),
+  mainFullRated: z.boolean().nullable().default(null).meta({ description: 'Main assembly listed for 100 %' }),
+  sourcesFarEnd: z.boolean().nullable().default(null).meta({ description: 'Inverters at the end opposite the main' }),
+  loadBreakersA: quantity(0, 20_000, 'A', 'Sum of all load breakers on the busbar').nullable().default(null),
   mainPeMm2: quantity(4, 630, 'mm²', 'PE or PEN of each main cable').nullable().default(null),
 });
 export type Board = z.infer<typeof boardSchema>;
@@ -88,6 +93,10 @@ export const BLANK_BOARD: Board = {
   mainSectionMm2: null,
   mainParallel: null,
   mainLengthM: null,
+  mainRaceway: null,
+  mainFullRated: null,
+  sourcesFarEnd: null,
+  loadBreakersA: null,
   mainPeMm2: null,
 };
 

@@ -111,6 +111,13 @@ export function planFlaws({ rooms, trays, spots, levels }: Plan): Flaw[] {
 export const onPlanDeg = (plan: Pick<Plan, 'northDeg'>, bearingDeg: number): number =>
   (bearingDeg + plan.northDeg) % 360;
 
+/** Rooms are at least so high, m: the least clear height that can be entered. */
+const ROOM_LEAST_M = 1.5;
+
+/** Whether a point lies so high in a room of unknown height that it may be above it. */
+export const maybeAbove = (r: Room, p: { readonly zM: number }): boolean =>
+  r.heightM === null && p.zM > r.zM + ROOM_LEAST_M;
+
 /** Whether a point lies in a room, its walls included: x and y alone, and z between floor and ceiling where that is known. */
 export function inRoom(r: Room, p: { readonly xM: number; readonly yM: number; readonly zM: number }): boolean {
   return (

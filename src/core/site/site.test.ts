@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { tenMinuteTripV } from './gridCodes';
+import { tripLevelV } from './gridCodes';
 import { describe, expect, it } from 'vitest';
 import { onEdge } from './parts';
 import { assessSite } from '../design/assess';
@@ -156,11 +156,11 @@ describe('assessSite', () => {
   });
 });
 
-it('a ten-minute level is the code’s share of the nominal voltage: 440 V at 400 V (EN 50549-1, recalled)', () => {
-  expect(tenMinuteTripV({ gridCode: 'EN 50549-1 first start', lineV: 400 }).value).toBeCloseTo(440, 9);
-  expect(tenMinuteTripV({ gridCode: 'EN 50549-1 first start', lineV: null }).missing).toEqual(['nominal line voltage']);
-  for (const gridCode of [null, 'IEEE 1547 enter service'])
-    expect(tenMinuteTripV({ gridCode, lineV: 480 }).missing).toEqual(['grid code with a ten-minute limit']);
+it('a trip level is the code’s share of the nominal voltage: 440 V at 400 V (EN 50549-1), 528 V at 480 V (IEEE 1547-2018, OV1; recalled)', () => {
+  expect(tripLevelV({ gridCode: 'EN 50549-1 first start', lineV: 400 }).value).toBeCloseTo(440, 9);
+  expect(tripLevelV({ gridCode: 'EN 50549-1 first start', lineV: null }).missing).toEqual(['nominal line voltage']);
+  expect(tripLevelV({ gridCode: 'IEEE 1547 enter service', lineV: 480 }).value).toBeCloseTo(528, 9);
+  expect(tripLevelV({ gridCode: null, lineV: 480 }).missing).toEqual(['grid code with a trip level']);
 });
 
 describe('the edge of a plane', () => {

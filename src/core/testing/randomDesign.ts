@@ -1,3 +1,5 @@
+import type { AcRun } from '../ac/part';
+import { RACEWAYS } from '../conductor/laid';
 import type { SiteDesign } from '../design';
 import { openDesign } from '../design/edition';
 import { generator } from '../kernel/generator';
@@ -233,7 +235,7 @@ function randomEdition1(seed: number, most: Size = { inverters: 5, trackers: 12 
       engineeredDocument: chance(0.7) ? 'Sheet 7' : '',
       lineV: maybe(one([400, 400, 480, 800])),
       frequencyHz: maybe(one([50, 60])),
-      service: maybe(chance(0.5) ? SERVICES[0] : one(SERVICES)),
+      service: maybe(chance(0.7) ? SERVICES[0] : one(SERVICES)),
       transformerKva: maybe(one([250, 630, 1250])),
       transformerImpedancePercent: maybe(one([4, 6])),
       transformerLossKw: maybe(one([2, 4])),
@@ -278,6 +280,29 @@ function randomEdition1(seed: number, most: Size = { inverters: 5, trackers: 12 
   });
 }
 
+/** American sizes near those of a random run, mm². */
+export const AMERICAN_MM2 = [21.15, 33.63, 42.41, 53.48, 67.43, 85.03, 107.22, 152.01, 253.35] as const;
+
+/** A run of the NEC school: conductors of American sizes in a raceway. */
+function inRaceway(
+  { sectionMm2, peMm2 }: AcRun,
+  one: <T>(of: readonly T[]) => T,
+  maybe: <T>(value: T) => T | null,
+): Partial<AcRun> {
+  return {
+    sectionMm2: sectionMm2 === null ? null : one(AMERICAN_MM2),
+    peMm2: peMm2 === null ? null : one([13.3, 21.15, 42.41]),
+    parallel: one([1, 2, 2]),
+    raceway: maybe(one(RACEWAYS)),
+    racewaySize: maybe(one(['2', '3', '4'] as const)),
+    racewayPerSet: maybe(one([true, true, true, false])),
+    roofGapMm: maybe(one([10, 30])),
+    insulationC: maybe(one([75, 90] as const)),
+    terminals75: maybe(one([true, false])),
+    fullRated: maybe(one([true, false])),
+  };
+}
+
 /** The same with what later editions ask, said or left out. */
 export function randomDesign(seed: number, most?: Size): SiteDesign {
   const d = randomEdition1(seed, most);
@@ -318,7 +343,19 @@ export function randomDesign(seed: number, most?: Size): SiteDesign {
       leadsM: next() < 0.2 ? one([8, 30]) : null,
       yM: s.place?.branch === 2 ? maybe(one([0, 2, 10, 400])) : null,
     })),
-    runs: d.runs.map((r) => ({ ...r, peInCable: maybe(next() < 0.7) })),
+    runs: d.runs.map((r) => ({
+      ...r,
+      peInCable: maybe(next() < 0.7),
+      ...(d.survey.school === 'NEC' ? inRaceway(r, one, maybe) : {}),
+    })),
+    board: {
+      ...d.board,
+      mainRaceway: maybe(one(RACEWAYS)),
+      mainFullRated: maybe(next() < 0.5),
+      sourcesFarEnd: maybe(next() < 0.8),
+      loadBreakersA: maybe(one([0, 100, 1000])),
+      ...(d.survey.school === 'NEC' ? { mainSectionMm2: one([107.22, 253.35]), mainPeMm2: one([21.15, 53.48]) } : {}),
+    },
     chain: {
       ...d.chain,
       devices: d.chain.devices.map((c, i) => ({

@@ -170,3 +170,36 @@ export function hungUnit(
     })),
   };
 }
+
+/** A run of the NEC school: 125 kVA at 480 V, 152 A on 200 A, 3/0 AWG copper in 2 in steel, raised over a hot roof. */
+export const necRun = (over: Parameters<typeof acRun>[0] = {}): RunResult =>
+  acRun({
+    ...over,
+    survey: { school: 'NEC', lineV: 480, frequencyHz: 60, gridCode: 'IEEE 1547 enter service', ...over.survey },
+    type: {
+      ratedW: over.type?.maxApparentVa ?? 125_000,
+      dcMaxW: null,
+      maxApparentVa: 125_000,
+      nominalLineV: 480,
+      lineMinV: 380,
+      lineMaxV: 560,
+      outputMaxA: 152,
+      ...over.type,
+    },
+    run: {
+      insulation: 'PVC',
+      insulationC: 90,
+      terminals75: true,
+      raceway: 'EMT, steel',
+      racewaySize: '2',
+      roofGapMm: 25,
+      sunOnCable: true,
+      ambientC: 36,
+      otherCircuits: 0,
+      cores: '1-core',
+      sectionMm2: 85.03,
+      peMm2: 13.3,
+      lengthM: 67.056,
+      ...over.run,
+    },
+  });

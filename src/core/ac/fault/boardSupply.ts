@@ -6,7 +6,7 @@ import type { Board } from '../../site/parts';
 import type { Survey } from '../../site/survey';
 import { mainCable } from './mainCable';
 import type { Impedance } from './network';
-import { NO_IMPEDANCE, inSeries, shortCircuitA, transformerOhm, upstreamOhm } from './network';
+import { NO_IMPEDANCE, inSeries, scaled, shortCircuitA, transformerOhm, upstreamOhm } from './network';
 
 /** What feeds the board, seen from a fault behind it. */
 export interface BoardSupply {
@@ -44,8 +44,9 @@ export function boardSupply(survey: Survey, board: Board, school: School, invert
   // The largest current: the network as if infinite, the cable cold, and no resistance of windings that nobody gave.
   const cold = mainCable(board, survey, school, COLD_C);
   const loss = lossOf(t, survey);
-  const least = inSeries(transformerOhm({ ...t, lossKw: loss.value ?? 0 }), cold.line.value ?? NO_IMPEDANCE);
-  const gridA = shortCircuitA(t.lineV, least);
+  const { voltageFactor, impedanceShare } = school.largestFault;
+  const windings = scaled(transformerOhm({ ...t, lossKw: loss.value ?? 0 }), impedanceShare);
+  const gridA = shortCircuitA(t.lineV, inSeries(windings, cold.line.value ?? NO_IMPEDANCE), voltageFactor);
   return {
     gridA: known(gridA),
     boardA:

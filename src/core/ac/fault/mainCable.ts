@@ -3,7 +3,6 @@ import type { Answer } from '../../kernel/answer';
 import { given, known, lacking } from '../../kernel/answer';
 import type { Board } from '../../site/parts';
 import type { Survey } from '../../site/survey';
-import { REACTANCE_OHM_PER_M } from '../voltage';
 import type { Impedance } from './network';
 
 /** Of the main cable one line and its PE, at a temperature, Ω; what it lacks. `tempC` null: full load. */
@@ -28,11 +27,15 @@ export function mainCable(
   if (asked.value === null) return { line: lacking(...asked.missing), pe: lacking(...asked.missing) };
   const k = asked.value;
   const of = (sectionMm2: number): Answer<Impedance> => {
-    const kind = { metal: k['metal of the main cable'], insulation: k['insulation of the main cable'] };
+    const kind = {
+      metal: k['metal of the main cable'],
+      insulation: k['insulation of the main cable'],
+      raceway: board.mainRaceway,
+    };
     const perM = school.conductorOhmPerM(kind, sectionMm2, k.frequency, tempC ?? undefined);
     if (perM.value === null) return perM;
     const share = k['length of the main cable'] / k['main cables in parallel'];
-    return known({ ohm: perM.value.ohmPerM * share, reactanceOhm: REACTANCE_OHM_PER_M * share });
+    return known({ ohm: perM.value.ohmPerM * share, reactanceOhm: perM.value.reactanceOhmPerM * share });
   };
   return {
     line: of(k['section of the main cable']),

@@ -11,6 +11,10 @@ export const inSeries = (...parts: readonly Impedance[]): Impedance => ({
   ohm: parts.reduce((sum, z) => sum + z.ohm, 0),
   reactanceOhm: parts.reduce((sum, z) => sum + z.reactanceOhm, 0),
 });
+export const scaled = (z: Impedance, by: number): Impedance => ({
+  ohm: by * z.ohm,
+  reactanceOhm: by * z.reactanceOhm,
+});
 export const magnitudeOhm = (z: Impedance): number => Math.hypot(z.ohm, z.reactanceOhm);
 
 /**

@@ -43,6 +43,7 @@ export const voltageCalculations = {
       const path = {
         ...i,
         networkAssumed: false,
+        minV: 0,
         trunk: [{ ohm: i.trunkMilliohm / 1000, reactanceOhm: i.trunkReactanceMilliohm / 1000 }],
         units: i.units.map((u) => ({
           id: u.tag,

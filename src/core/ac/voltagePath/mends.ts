@@ -1,6 +1,5 @@
 import type { School } from '../../conductor/school';
 import { fixed } from '../../kernel/quantity';
-import { gridWindow } from '../../site/gridCodes';
 import type { Board } from '../../site/parts';
 import type { Survey } from '../../site/survey';
 import { mainCable } from '../fault/mainCable';
@@ -51,12 +50,10 @@ const TAP_STEP = 0.025;
 const TAP_STEPS = 4;
 
 /** A lower tap lowers the voltage at rest as well: it may not leave the window in which units feed. */
-function* taps({ path, survey }: Site): Generator<Tried> {
-  const { value: window } = gridWindow(survey);
-  if (!window) return;
+function* taps({ path }: Site): Generator<Tried> {
   for (let n = 1; n <= TAP_STEPS; n++) {
     const restV = path.restV * (1 - n * TAP_STEP);
-    if (restV < window.minV) return;
+    if (restV < path.minV) return;
     yield [
       `${n} tap ${n === 1 ? 'step' : 'steps'} of 2.5 % down at the transformer: ${fixed(restV, 1)} V at rest`,
       { ...path, restV },
@@ -95,7 +92,7 @@ function* mainCables({ path, survey, board, school }: Site): Generator<Tried> {
     const z = mainCable({ ...board, mainSectionMm2: sectionMm2, mainParallel: parallel }, survey, school, null).line;
     if (!z.value) continue;
     yield [
-      `main cable ${parallel} × ${sectionMm2} mm² ${metal} in place of ${now.parallel} × ${now.sectionMm2} mm²`,
+      `main cable ${parallel} × ${school.sectionName(sectionMm2)} ${metal} in place of ${now.parallel} × ${school.sectionName(now.sectionMm2)}`,
       { ...path, trunk: [...path.trunk.slice(0, -1), z.value] },
       ALL_FEEDING,
       { part: 'board', mainSectionMm2: sectionMm2, mainParallel: parallel },
@@ -115,7 +112,7 @@ function heavierRuns({ path, survey, school, runs }: Site, now: VoltagePicture, 
     if (!found) return null;
     units[i] = { ...u, z: found.z };
     laid[u.id] = { sectionMm2: found.sectionMm2, parallel: found.parallel };
-    changed.push(`${u.tag} ${found.parallel} × ${found.sectionMm2} mm²`);
+    changed.push(`${u.tag} ${found.parallel} × ${school.sectionName(found.sectionMm2)}`);
   }
   return [`heavier runs: ${changed.join(', ')}`, { ...path, units }, ALL_FEEDING, { part: 'runs', laid }];
 }

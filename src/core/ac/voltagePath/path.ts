@@ -2,7 +2,8 @@ import type { School } from '../../conductor/school';
 import type { InverterType } from '../../equipment/inverterType';
 import type { Answer } from '../../kernel/answer';
 import { given, known, lacking } from '../../kernel/answer';
-import { tenMinuteTripV } from '../../site/gridCodes';
+import { boardAtRestV } from '../../site/boardVoltage';
+import { gridWindow, tripLevelV } from '../../site/gridCodes';
 import type { Board, SiteInverter } from '../../site/parts';
 import type { Survey } from '../../site/survey';
 import { mainCable } from '../fault/mainCable';
@@ -32,6 +33,8 @@ export interface VoltagePath {
   /** At the board with nothing feeding, line to line, V. */
   readonly restV: number;
   readonly nominalV: number;
+  /** Below this the grid code lets no unit feed, V. */
+  readonly minV: number;
   /** Level at which the ten-minute mean trips a unit, V. */
   readonly tripV: number;
   /** X/R of the network is not known: it is taken as IEC 60909-0 has it. */
@@ -76,10 +79,12 @@ export function voltagePath(
 ): Answer<VoltagePath> {
   const upstream = upstreamOf(survey);
   const main = mainCable(board, survey, school, null).line;
-  const trip = tenMinuteTripV(survey);
+  const trip = tripLevelV(survey);
+  const rest = boardAtRestV(survey);
+  const window = gridWindow(survey);
   const missing = [
     ...(runs.length ? [] : ['inverters']),
-    ...(survey.restLineV === null ? ['voltage at the board with nothing feeding'] : []),
+    ...rest.missing,
     ...upstream.missing,
     ...main.missing,
     ...trip.missing,
@@ -88,16 +93,16 @@ export function voltagePath(
   const units = runs.flatMap(({ inverter: { id, tag }, impedance: { value: z }, type }) =>
     z ? [{ id, tag, z, apparentVa: type.maxApparentVa }] : [],
   );
-  const { restLineV: restV, lineV: nominalV } = survey;
-  if (missing.length || !upstream.value || !main.value || !trip.value || restV === null || nominalV === null)
+  if (missing.length || !upstream.value || !main.value || !trip.value || !rest.value || !window.value)
     return lacking(...new Set(missing));
   const { network, transformer } = upstream.value;
-  const networkAssumed = survey.upstreamXr === null;
+  const { nominalV, minV } = window.value;
   return known({
-    restV,
-    networkAssumed,
+    restV: rest.value,
     nominalV,
+    minV,
     tripV: trip.value,
+    networkAssumed: survey.upstreamXr === null,
     trunk: [network, transformer, main.value],
     units,
   });

@@ -35,6 +35,13 @@ describe('the air at a unit', () => {
     expect(airOf(site(), 1)).toEqual(air);
   });
 
+  it('is unknown for one that may stand above a room of unknown height, and for all in it', () => {
+    // At 3 m over the floor; a room is 1.5 m high at least.
+    expect(airOf(site({ room: { heightM: null } }), 0).missing).toEqual(['clear height of Cellar']);
+    expect(airOf(site({ room: { heightM: null, zM: 1.5 } }), 0).value?.airC).toBeGreaterThan(30);
+    expect(airOf(site({ room: { heightM: null, zM: 1.4 } }), 0).missing).toEqual(['clear height of Cellar']);
+  });
+
   it('outside is the hot design temperature, in rooms drawn or not', () => {
     expect(airOf(site(), 2).value?.airC).toBe(36);
     expect(airOf(site({ rooms: [] }), 0).value?.airC).toBe(36);

@@ -5,7 +5,7 @@ import { fixed } from '../../kernel/quantity';
 import { lineOf } from '../../site/line';
 import type { SiteInverter } from '../../site/parts';
 import type { Room } from '../../site/plan';
-import { inRoom } from '../../site/plan';
+import { inRoom, maybeAbove } from '../../site/plan';
 import type { MountingDesign } from '../part';
 import { lossW, roomRiseK } from './roomHeat';
 
@@ -15,6 +15,9 @@ export interface UnitAir {
   /** How it comes about. */
   readonly words: string;
 }
+
+/** A unit that stands over the floor of a room of which nobody knows how high it is. */
+const mayBeAbove = (room: Room, { position }: SiteInverter): boolean => position !== null && maybeAbove(room, position);
 
 /** What all units in a room give off at full load, W; the types whose sheets do not say. */
 function heatOf(types: readonly InverterType[]): Answer<number> {
@@ -60,7 +63,7 @@ export function airAtUnits(d: MountingDesign): (unit: SiteInverter) => Answer<Un
   const outside: Answer<UnitAir> =
     hottestC === null ? lacking('hot design temperature') : known({ airC: hottestC, words: `outside, ${hottestC} °C` });
   const roomOf = ({ position }: SiteInverter) => d.plan.rooms.find((r) => position && inRoom(r, position));
-  const astray = d.inverters.filter((u) => u.position === null);
+  const unplaced = d.inverters.filter((u) => u.position === null);
   const airs = new Map(
     d.plan.rooms.map((room) => {
       const inside = line.units.filter((u) => roomOf(u.unit) === room);
@@ -69,7 +72,7 @@ export function airAtUnits(d: MountingDesign): (unit: SiteInverter) => Answer<Un
         roomAir(
           room,
           inside.map((u) => u.type),
-          astray,
+          [...unplaced, ...inside.map((u) => u.unit).filter((u) => mayBeAbove(room, u))],
           altitudeM,
         ),
       ];
@@ -78,6 +81,7 @@ export function airAtUnits(d: MountingDesign): (unit: SiteInverter) => Answer<Un
   return (unit) => {
     if (d.plan.rooms.length && unit.position === null) return lacking(standing(unit));
     const room = roomOf(unit);
+    if (room && mayBeAbove(room, unit)) return lacking(`clear height of ${room.label}`);
     return (room && airs.get(room)) ?? outside;
   };
 }

@@ -2,9 +2,12 @@
   import type { Board } from '$core/site/parts';
   import { boardSchema } from '$core/site/parts';
   import { useSite } from '$lib/client/siteState.svelte';
+  import { sectionChoices } from './runGroups';
+  import { schoolOf } from '$core/conductor/schools';
   import EditForm from '$lib/ui/form/EditForm.svelte';
 
   const site = useSite();
+  const nec = $derived(site.design.survey.school === 'NEC');
   const boardForm = boardSchema.omit({ position: true });
 </script>
 
@@ -15,12 +18,31 @@
       schema={boardForm}
       value={site.design.board}
       groups={[
-        { title: '', paths: ['label', 'busbarA', 'busbarIcwKa', 'mainBreakerA', 'mainAmbientC'] },
+        {
+          title: '',
+          paths: [
+            'label',
+            'busbarA',
+            'busbarIcwKa',
+            'mainBreakerA',
+            'mainAmbientC',
+            ...(nec ? ['mainFullRated', 'sourcesFarEnd', 'loadBreakersA'] : []),
+          ],
+        },
         {
           title: 'Cable from the transformer',
-          paths: ['mainMetal', 'mainInsulation', 'mainSectionMm2', 'mainParallel', 'mainPeMm2', 'mainLengthM'],
+          paths: [
+            'mainMetal',
+            'mainInsulation',
+            ...(nec ? ['mainRaceway'] : []),
+            'mainSectionMm2',
+            'mainParallel',
+            'mainPeMm2',
+            'mainLengthM',
+          ],
         },
       ]}
+      choices={sectionChoices(schoolOf(site.design.survey.school))}
       prefix="board"
       label="Save the board"
       save={(value) =>

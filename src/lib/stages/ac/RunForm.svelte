@@ -4,6 +4,7 @@
   import { acRunSchema } from '$core/ac/part';
   import type { RunResult } from '$core/ac/results';
   import { ARRANGEMENTS_IN_AIR, SPACINGS_IN_GROUND } from '$core/conductor/laid';
+  import { runGroups, sectionChoices } from './runGroups';
   import { useSite } from '$lib/client/siteState.svelte';
   import EditForm from '$lib/ui/form/EditForm.svelte';
 
@@ -14,56 +15,7 @@
   }: { result: RunResult; /** All other runs. */ others: readonly RunResult[]; unsaved?: boolean } = $props();
   const site = useSite();
   const runForm = acRunSchema.omit({ inverterId: true });
-  const GROUPS = [
-    {
-      title: 'Route',
-      paths: [
-        'lengthM',
-        'method',
-        'arrangement',
-        'otherCircuits',
-        'ambientC',
-        'sunOnCable',
-        'soilKmPerW',
-        'depthM',
-        'ductDiameterMm',
-      ],
-    },
-    {
-      title: 'Breaker at the board',
-      paths: [
-        'breakerA',
-        'breakerKind',
-        'breakerAmbientC',
-        'breakerGroupFactor',
-        'breakerUeV',
-        'breakerIcuKa',
-        'breakerTrip',
-        'magneticA',
-        'clearingS',
-        'letThroughA2s',
-        'residualFitted',
-        'residualType',
-        'residualMa',
-      ],
-    },
-    {
-      title: 'Conductors',
-      paths: [
-        'metal',
-        'insulation',
-        'cores',
-        'sectionMm2',
-        'parallel',
-        'peMm2',
-        'peMetal',
-        'peInCable',
-        'externalEarthMm2',
-        'externalEarthMetal',
-      ],
-    },
-    { title: 'Measured on the parts in hand', paths: ['cableDiameterMm', 'palmWidthMm', 'palmThicknessMm'] },
-  ];
+  const groups = $derived(runGroups(result.school.name));
   /** The arrangements of the method by the site's school; where that has no table yet, all there are. */
   const arrangements = $derived.by(() => {
     const { method } = result.run;
@@ -103,11 +55,11 @@
     <EditForm
       schema={runForm}
       value={result.run}
-      groups={GROUPS}
+      {groups}
       bind:unsaved
       prefix="run-{result.inverter.id}"
       label="Save the run"
-      choices={{ arrangement: arrangements.map((value) => ({ value, name: value })) }}
+      choices={{ arrangement: arrangements.map((value) => ({ value, name: value })), ...sectionChoices(result.school) }}
       save={(value) =>
         site.apply({
           kind: 'run',

@@ -63,11 +63,11 @@
           >
           <td class="fig">{fixed(r.designCurrent.currentA, 1)} A</td>
           <td class="fig">{r.run.breakerA === null ? '–' : `${r.run.breakerA} A`}</td>
-          <td class="num whitespace-nowrap">{lineWords(r.run)}</td>
+          <td class="num whitespace-nowrap">{lineWords(r)}</td>
           <td class="fig">{formatQuantity(r.lengthM, 'm')}</td>
           <td class="fig">{formatQuantity(r.ampacity.value?.izA, 'A')}</td>
           <td class="fig">{r.rise.value ? `${fixed(r.rise.value.percent, 2)} %` : '–'}</td>
-          <td class="fig">{r.run.peMm2 ?? '–'} mm²</td>
+          <td class="fig">{r.run.peMm2 === null ? '–' : r.school.sectionName(r.run.peMm2)}</td>
           <td class="num whitespace-nowrap">{lugWords(r)}</td>
           <td class="fig">{r.torque ? `${r.torque.lowNm}–${r.torque.highNm} N·m` : '–'}</td>
           <td><VerdictMark verdict={verdictOf(r.inverter.id)} /></td>

@@ -32,6 +32,7 @@
   function choose(text: string) {
     if (text === '') value = null;
     else if (field.kind === 'yes-no') value = text === 'true';
+    else if (field.kind === 'number') value = Number(text);
     else value = field.choices.find((c) => String(c) === text) ?? text;
   }
 </script>

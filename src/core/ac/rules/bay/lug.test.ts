@@ -26,11 +26,16 @@ edges(LUG, () => ({
 
 it('names die, crimps and strip of a copper lug, and how aluminium is prepared', () => {
   const working = (r: ReturnType<typeof lug>) => LUG.check(r, { element: 'lug', path: '' }).working;
-  expect(working(lug(120))).toEqual([expect.stringMatching(/^120-M10: die 20, 4 crimps with a 5 mm die, strip 39 mm/)]);
+  expect(working(lug(120))).toEqual([
+    expect.stringMatching(/^120 mm², M10: die 20, 4 crimps with a 5 mm die, strip 39 mm/),
+  ]);
   expect(working(lug(150, 10, 'Al', 34))[1]).toContain('Bimetal');
 });
 
 it('has no lug by a school whose series is not in the program', () => {
   const check = LUG.check(acRun({ survey: { school: 'NEC' } }), { element: 'lug', path: '' });
-  expect([check.verdict, check.working[0]]).toEqual(['unknown', expect.stringContaining('AWG')]);
+  expect([check.verdict, check.working[0]]).toEqual([
+    'unknown',
+    expect.stringContaining('measure the palm of the one in hand'),
+  ]);
 });

@@ -17,10 +17,10 @@ export const SECTION_LARGEST = rule<RunResult>()({
       missing: (r) => [`largest conductor of ${r.type.name}`],
     },
   },
-  judge: ({ sectionMm2, mostMm2 }) =>
+  judge: ({ sectionMm2, mostMm2 }, { school }) =>
     atMost({
       value: sectionMm2,
       limit: mostMm2,
-      working: () => [`${sectionMm2} mm² at terminals for ${mostMm2} mm²`],
+      working: () => [`${school.sectionName(sectionMm2)} at terminals for ${mostMm2} mm²`],
     }),
 });

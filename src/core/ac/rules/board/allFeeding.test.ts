@@ -35,7 +35,19 @@ const restFor = (terminalV: number) => {
 edges(ALL_FEEDING_VOLTAGE, () => ({
   holds: [fed({ restLineV: restFor(440 * 0.98) - 1e-6 }), fed()],
   tight: [fed({ restLineV: restFor(440 * 0.98) + 0.001 }), fed({ restLineV: restFor(440) - 1e-6 })],
-  stops: [fed({ restLineV: restFor(440) + 0.001 }), fed({ restLineV: 440 })],
+  stops: [
+    fed({ restLineV: 345, gridCode: 'generic 90' }),
+    // A way so weak that the voltage falls under the window.
+    fed({
+      transformerKva: 500,
+      transformerImpedancePercent: 20,
+      transformerLossKw: 0,
+      restLineV: 361,
+      gridCode: 'generic 90',
+    }),
+    fed({ restLineV: restFor(440) + 0.001 }),
+    fed({ restLineV: 440 }),
+  ],
   without: { 'way from the grid to every unit': fed({ restLineV: null }) },
   numbers: [[fed(), { value: 400 + lift, limit: 440 }]],
   says: [

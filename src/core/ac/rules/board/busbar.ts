@@ -11,6 +11,7 @@ export const BUSBAR = rule<BoardLoad>()({
   unit: 'A',
   basis: practice('all inverters peak together: no diversity'),
   schools: ['IEC'],
+  notOf: ['NEC'],
   needs: {
     sumA: { as: 'inverters', answer: (b) => b.sumA },
     busbarA: { as: 'busbar rating', of: (b) => b.board.busbarA },

@@ -11,7 +11,7 @@ export const MAIN_BREAKER = rule<BoardLoad>()({
   title: 'Main breaker carries the sum in its ambient',
   unit: 'A',
   basis: practice('all inverters peak together: no diversity'),
-  schools: ['IEC'],
+  schools: ['IEC', 'NEC'],
   needs: {
     sumA: { as: 'inverters', answer: (b) => b.sumA },
     mainA: { as: 'main breaker', of: (b) => b.board.mainBreakerA },
@@ -23,7 +23,7 @@ export const MAIN_BREAKER = rule<BoardLoad>()({
       limit: need.neededA,
       working: () => [
         sumWords(b, sumA),
-        `/ ${fixed(need.factor, 3)} for ${b.board.mainAmbientC} °C = ${fixed(need.neededA, 1)} A on ${mainA} A`,
+        `at ${b.board.mainAmbientC} °C: ${need.words}; ${fixed(need.neededA, 1)} A needed on ${mainA} A`,
       ],
     }),
 });

@@ -16,6 +16,7 @@ export const AMPACITY = rule<RunResult>()({
   unit: 'A',
   basis: published('IEC 60364-4-43, 433.1; IEC 60364-5-52'),
   schools: ['IEC'],
+  notOf: ['NEC'],
   needs: {
     iz: { as: 'current the cable may carry', answer: (r) => r.ampacity },
     breakerA: { as: 'breaker', of: (r) => r.run.breakerA },

@@ -14,7 +14,7 @@ edges(TERMINAL_VOLTAGE, () => ({
   stops: [board(440.1)],
   without: {
     'highest line-to-line voltage at the board while feeding': board(null),
-    'grid code with a ten-minute limit': board(420, { gridCode: 'IEEE 1547 enter service' }),
+    'grid code with a trip level': board(420, { gridCode: null }),
     'impedance of the run': acRun({ run: { sectionMm2: null } }),
   },
   numbers: [[board(431), { limit: 440 }]],

@@ -2,7 +2,7 @@ import { practice } from '../../../kernel/check';
 import { atMost } from '../../../kernel/judgement';
 import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
-import { RISE_LIMIT_PERCENT, RISE_WANTED_PERCENT } from '../../limits';
+import { RISE_PERCENT } from '../../limits';
 import type { RunResult } from '../../results';
 import { runLengthWords } from '../../results';
 
@@ -11,23 +11,25 @@ export const VOLTAGE_RISE = rule<RunResult>()({
   id: 'ac.voltage-rise',
   title: 'Voltage rise from unit to board',
   unit: '%',
-  basis: practice('1 % wanted, 2 % at most: here each per cent is taken from the trip margin'),
-  schools: ['IEC'],
+  basis: practice('1 % wanted, 2 % at most (NEC 2 and 3 %): here each per cent is taken from the trip margin'),
+  schools: ['IEC', 'NEC'],
   needs: {
     impedance: { as: 'section, length and frequency', answer: (r) => r.impedance },
     rise: { as: 'nominal line voltage', answer: (r) => r.rise },
   },
-  judge: ({ impedance, rise }, r) =>
-    atMost(
+  judge: ({ impedance, rise }, r) => {
+    const { wanted, most } = RISE_PERCENT[r.school.name];
+    return atMost(
       {
         value: rise.percent,
-        limit: RISE_LIMIT_PERCENT,
+        limit: most,
         working: () => [
-          `R = ${fixed(1000 * impedance.ohm, 3)} mΩ a conductor at ${impedance.conductorC} °C (${r.run.parallel} × ${r.run.sectionMm2} mm² ${r.run.metal}, ${runLengthWords(r)})`,
+          `R = ${fixed(1000 * impedance.ohm, 3)} mΩ a conductor at ${impedance.conductorC} °C (${r.run.parallel} × ${r.school.sectionName(r.run.sectionMm2 ?? 0)} ${r.run.metal}, ${runLengthWords(r)})`,
           `ΔU = √3·I·R·cosφ = √3 × ${fixed(r.designCurrent.currentA, 1)} A × ${fixed(1000 * impedance.ohm, 3)} mΩ × 1 = ${fixed(rise.riseV, 2)} V = ${fixed(rise.percent, 3)} % of ${r.survey.lineV} V`,
-          `wanted ${RISE_WANTED_PERCENT} %, at most ${RISE_LIMIT_PERCENT} %`,
+          `wanted ${wanted} %, at most ${most} %`,
         ],
       },
-      100 * (1 - RISE_WANTED_PERCENT / RISE_LIMIT_PERCENT),
-    ),
+      100 * (1 - wanted / most),
+    );
+  },
 });

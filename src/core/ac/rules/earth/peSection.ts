@@ -9,17 +9,17 @@ export const PE_SECTION = rule<RunResult>()({
   title: 'PE section',
   unit: 'mm²',
   basis: published('IEC 60364-5-54, Table 54.2'),
-  schools: ['IEC'],
+  schools: ['IEC', 'NEC'],
   needs: {
     neededMm2: { as: 'section', answer: (r) => r.peNeededMm2 },
     peMm2: { as: 'PE section', of: (r) => r.run.peMm2 },
   },
-  judge: ({ neededMm2, peMm2 }, { run }) =>
+  judge: ({ neededMm2, peMm2 }, { run, school }) =>
     atLeast({
       value: peMm2,
       limit: neededMm2,
       working: () => [
-        `line ${run.sectionMm2} mm² ${run.metal}, PE in ${run.peMetal}: ${neededMm2} mm² needed, ${peMm2} mm² chosen`,
+        `line ${school.sectionName(run.sectionMm2 ?? 0)} ${run.metal}, PE in ${run.peMetal}: ${school.sectionName(neededMm2)} needed, ${school.sectionName(peMm2)} chosen`,
       ],
     }),
 });

@@ -7,7 +7,6 @@ import { rule } from '../../../kernel/rule';
 import { VOLTAGE_FACTOR, inSeries, magnitudeOhm } from '../../fault/network';
 import { tripCurrent } from '../../fault/tripCurrent';
 import type { RunResult } from '../../results';
-import { REACTANCE_OHM_PER_M } from '../../voltage';
 
 /** Supplies whose PE goes back to an earthed star: a fault to earth is a short circuit. */
 const TO_THE_STAR: ReadonlySet<string> = new Set([
@@ -46,11 +45,11 @@ function loopOf({ run, lengthM, survey, school, impedance, supply }: RunResult):
     frequencyHz === null
   )
     return lacking(...new Set(missing));
-  const perM = school.conductorOhmPerM({ metal: peMetal, insulation }, peMm2, frequencyHz);
+  const perM = school.conductorOhmPerM({ metal: peMetal, insulation, raceway: run.raceway }, peMm2, frequencyHz);
   if (perM.value === null) return perM;
   // Each cable of several brings its own PE; one beside them is one.
   const pes = peInCable ? (parallel ?? 1) : 1;
-  const pe = { ohm: (perM.value.ohmPerM * lengthM) / pes, reactanceOhm: (REACTANCE_OHM_PER_M * lengthM) / pes };
+  const pe = { ohm: (perM.value.ohmPerM * lengthM) / pes, reactanceOhm: (perM.value.reactanceOhmPerM * lengthM) / pes };
   const zsOhm = magnitudeOhm(inSeries(supply.loop.value, impedance.value, pe));
   return known({ zsOhm, faultA: (VOLTAGE_FACTOR.least * lineV) / Math.sqrt(3) / zsOhm });
 }

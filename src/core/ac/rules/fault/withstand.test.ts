@@ -37,6 +37,6 @@ edges(WITHSTAND, () => ({
       /^Missing: metal of the lines, insulation, PE section, metal of the PE, whether the PE is a core of the cable$/,
     ],
     [lines({ insulation: 'PVC', sectionMm2: 400 }), /^Missing: k of PVC above 300 mm²/],
-    [acRun({ survey: { school: 'NEC' } }), /^Missing: ICEA P-32-382/],
+    [acRun({ survey: { school: 'AU/NZ' } }), /^Missing: AS\/NZS 3008/],
   ],
 }));

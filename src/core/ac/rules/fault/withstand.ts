@@ -77,7 +77,7 @@ export const WITHSTAND = rule<RunResult>()({
       value: asked,
       limit: lineMm2,
       working: () => [
-        `√(I²t)/k = √(${a2s.toExponential(3)} A²s)/${lineK} = ${fixed(asked, 1)} mm², a line has ${lineMm2} mm²`,
+        `√(I²t)/k = √(${a2s.toExponential(3)} A²s)/${fixed(lineK, 0)} = ${fixed(asked, 1)} mm², a line has ${lineMm2} mm²`,
         `PE: ${fixed(peAsked, 1)} mm², it has ${peMm2} mm²`,
       ],
     });

@@ -14,5 +14,7 @@ edges(BREAKER_RATING, () => ({
     'ambient and side-by-side factor at the breaker': breaker(200, null),
   },
   numbers: [[breaker(200), { value: 200, limit: 160 / 0.91 }]],
-  says: [[breaker(200), /K = .* = 0\.910; side by side 1$/, /160\.0 A \/ 0\.910 = 175\.8 A; next rating 200/]],
+  says: [
+    [breaker(200), /side by side 1; K = .* = 0\.910; I_b \/ 0\.910 = 175\.8 A$/, /^175\.8 A needed; next rating 200/],
+  ],
 }));

@@ -12,7 +12,7 @@ export const BREAKER_RATING = rule<RunResult>()({
   title: 'Breaker carries the design current in its ambient',
   unit: 'A',
   basis: practice('0.6 %/K above the reference ambient; the breaker’s own curve wins'),
-  schools: ['IEC'],
+  schools: ['IEC', 'NEC'],
   needs: {
     breakerA: { as: 'breaker', of: (r) => r.run.breakerA },
     need: { as: 'ambient and side-by-side factor at the breaker', answer: (r) => r.breaker },
@@ -22,8 +22,8 @@ export const BREAKER_RATING = rule<RunResult>()({
       value: breakerA,
       limit: need.neededA,
       working: () => [
-        `K = 1 − 0.006·(θ − θ_ref) = ${fixed(need.ambientFactor, 3)}; side by side ${run.breakerGroupFactor}`,
-        `I_b / K = ${amps(designCurrent.currentA)} / ${fixed(need.factor, 3)} = ${amps(need.neededA)}; next rating ${school.nextBreakerA(need.neededA).value ?? '–'} A; chosen ${breakerA} A`,
+        `I_b ${amps(designCurrent.currentA)}; side by side ${run.breakerGroupFactor}; ${need.words}`,
+        `${amps(need.neededA)} needed; next rating ${school.nextBreakerA(need.neededA).value ?? '–'} A; chosen ${breakerA} A`,
       ],
     }),
 });

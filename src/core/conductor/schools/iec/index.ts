@@ -1,15 +1,17 @@
+import { fixed } from '../../../kernel/quantity';
 import { given, known, lacking } from '../../../kernel/answer';
 import type { Answer } from '../../../kernel/answer';
 import type { LineAndPe } from '../../laid';
 import type { School } from '../../school';
 import { ampacity, arrangementsFor, sectionsFor } from './ampacity';
-import { breakerAmbientFactor, nextBreakerA } from './breaker';
+import { breakerAmbientFactor } from '../../breakerAmbient';
+import { nextBreakerA } from './breaker';
 import { cableDiameter } from './cableDiameter';
 import { dcAmpacityA } from './dcCable';
 import { lugFor } from './lug';
 import { externalEarthMinMm2, protectiveEarthRawMm2, standardSectionMm2 } from './protectiveEarth';
 import { ADIABATIC_K, ADIABATIC_PVC_MOST_MM2 } from './tables/adiabatic';
-import { CONDUCTOR_MAX_C, conductorOhmPerM } from './resistance';
+import { CONDUCTOR_MAX_C, REACTANCE_OHM_PER_M, conductorOhmPerM } from './resistance';
 
 const or = <T>(value: T | undefined, missing: string): Answer<T> =>
   value === undefined ? lacking(missing) : known(value);
@@ -45,13 +47,17 @@ function externalEarth(line: LineAndPe): Answer<number> {
 /** IEC 60364 and the product standards beside it. */
 export const IEC: School = {
   name: 'IEC',
+  sectionName: (mm2) => `${mm2} mm²`,
+  largestFault: { voltageFactor: 1.05, impedanceShare: 1 },
   sections: sectionsFor,
   arrangements: arrangementsFor,
   ampacity,
   conductorOhmPerM(kind, sectionMm2, frequencyHz, tempC) {
     const conductorC = tempC ?? CONDUCTOR_MAX_C[kind.insulation];
     const ohmPerM = conductorOhmPerM(kind.metal, sectionMm2, conductorC, frequencyHz);
-    return ohmPerM === undefined ? lacking('a resistance of this section') : known({ ohmPerM, conductorC });
+    return ohmPerM === undefined
+      ? lacking('a resistance of this section')
+      : known({ ohmPerM, reactanceOhmPerM: REACTANCE_OHM_PER_M, conductorC });
   },
   adiabaticK: ({ metal, insulation, sectionMm2, place }) =>
     insulation === 'PVC' && sectionMm2 > ADIABATIC_PVC_MOST_MM2
@@ -70,7 +76,9 @@ export const IEC: School = {
       (k) => {
         const ambientFactor = breakerAmbientFactor(k['kind of breaker'], k['ambient at the breaker']);
         const factor = ambientFactor * k['side-by-side factor of the breaker'];
-        return { neededA: currentA / factor, ambientFactor, factor };
+        const neededA = currentA / factor;
+        const words = `K = 1 − 0.006·(θ − θ_ref) = ${fixed(ambientFactor, 3)}; I_b / ${fixed(factor, 3)} = ${fixed(neededA, 1)} A`;
+        return { neededA, ambientFactor, factor, words };
       },
     ),
   nextBreakerA: (neededA) => or(nextBreakerA(neededA), 'a standard breaker that large'),

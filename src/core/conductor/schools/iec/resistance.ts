@@ -7,6 +7,9 @@ import { RESISTANCE_20C } from './tables/resistance';
 /** Conductor temperature at full load, °C (IEC 60364-5-52, Table 52.1; recalled). */
 export const CONDUCTOR_MAX_C: Readonly<Record<Insulation, number>> = { XLPE: 90, PVC: 70 };
 
+/** Reactance of a cable, Ω/m, one figure for all sections (common practice). */
+export const REACTANCE_OHM_PER_M = 0.08e-3;
+
 /** Skin effect matters from here up, mm² (common practice). */
 const SKIN_FROM_MM2 = 240;
 

@@ -27,7 +27,7 @@ export function acSchedulePage(sheets: Sheets, h: HandOver): void {
       r.inverter.tag,
       `${fixed(r.designCurrent.currentA, 1)} A`,
       known(r.run.breakerA, 'A'),
-      cableWords(r.run),
+      cableWords(r),
       r.run.method ?? 'not known',
       known(r.lengthM, 'm'),
       known(r.ampacity.value?.izA ?? null, 'A'),

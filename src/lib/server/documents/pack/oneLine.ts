@@ -59,7 +59,7 @@ function draw(pen: Pen, h: HandOver, runs: readonly RunResult[]): void {
       [unit + 96, y],
       [breaker - 12, y],
     ]);
-    pen.text(lineWords(r.run), unit + 104, y - 10, 126);
+    pen.text(lineWords(r), unit + 104, y - 10, 126);
     pen.text(`${known(r.lengthM, 'm')}, PE ${rated(r.run.peMm2, 'mm²')}`, unit + 104, y + 2, 126);
     // A breaker: the line is open by a blade.
     pen.line(
