@@ -30,7 +30,7 @@ export const relaid = (run: AcRun, sectionMm2: number, parallel: number): AcRun 
 });
 
 /** The run of one section and so many cables, with the PE and the external earth that go with it. */
-function sized(
+export function sized(
   run: AcRun,
   sectionMm2: number,
   parallel: number,
@@ -49,7 +49,7 @@ function sized(
 }
 
 /** Checks that come out alike whatever the size: sheet, grid and supply decide them, not the run. */
-function outOfReach(candidates: readonly Candidate[]): ReadonlySet<string> {
+export function outOfReach(candidates: readonly Pick<Candidate, 'checks'>[]): ReadonlySet<string> {
   const outcomes = new Map<string, Set<string>>();
   for (const { checks } of candidates)
     for (const { id, verdict, value, limit } of checks)

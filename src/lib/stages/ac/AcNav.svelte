@@ -4,6 +4,7 @@
   let { siteId }: { siteId: string } = $props();
   const PARTS = [
     ['', 'Runs and bay'],
+    ['/cables', 'Cables that could lie'],
     ['/voltage', 'Voltage on sunny days'],
   ] as const;
 </script>

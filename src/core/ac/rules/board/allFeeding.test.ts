@@ -38,13 +38,16 @@ edges(ALL_FEEDING_VOLTAGE, () => ({
   stops: [
     fed({ restLineV: 345, gridCode: 'generic 90' }),
     // A way so weak that the voltage falls under the window.
-    fed({
-      transformerKva: 500,
-      transformerImpedancePercent: 20,
-      transformerLossKw: 0,
-      restLineV: 361,
-      gridCode: 'generic 90',
-    }),
+    fed(
+      {
+        transformerKva: 500,
+        transformerImpedancePercent: 20,
+        transformerLossKw: 0,
+        restLineV: 361,
+        gridCode: 'generic 90',
+      },
+      5,
+    ),
     fed({ restLineV: restFor(440) + 0.001 }),
     fed({ restLineV: 440 }),
   ],

@@ -1,0 +1,131 @@
+<script lang="ts">
+  import { Label, Select } from 'flowbite-svelte';
+  import type { Candidate } from '$core/ac/candidates/candidates';
+  import { candidates, oneSectionUp, winners } from '$core/ac/candidates/candidates';
+  import { lossKwhPerYear, presentWorth } from '$core/ac/candidates/cableCost';
+  import { lineWords } from '$core/ac/cableWords';
+  import type { RunResult } from '$core/ac/results';
+  import { fixed } from '$core/kernel/quantity';
+  import { useSite } from '$lib/client/siteState.svelte';
+  import FieldInput from '$lib/ui/form/FieldInput.svelte';
+  import { fieldsOf } from '$lib/ui/form/fields';
+  import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import CandidateTable from './CandidateTable.svelte';
+  import { pricesSchema } from './prices';
+
+  let { result, results, onpick }: { result: RunResult; results: readonly RunResult[]; onpick: (id: string) => void } =
+    $props();
+  const site = useSite();
+  const fields = fieldsOf(pricesSchema, Object.keys(pricesSchema.shape));
+  let values = $state<Record<string, unknown>>(Object.fromEntries(fields.map((f) => [f.path, null])));
+  const parsed = $derived(pricesSchema.safeParse(values));
+  const prices = $derived(parsed.data ?? null);
+  const errors = (path: string) =>
+    parsed.error?.issues.filter((i) => i.path[0] === path && values[path] !== null).map((i) => i.message) ?? [];
+  const found = $derived(candidates(result, { Cu: prices?.copperPerKg ?? null, Al: prices?.aluminiumPerKg ?? null }));
+  const best = $derived(found.value ? winners(found.value.accepted) : null);
+  const up = $derived(best?.cost && found.value ? oneSectionUp(best.cost, found.value.accepted) : null);
+  const named = (c: Candidate) => `${lineWords({ run: c.run, school: result.school })}, ${c.run.cores}`;
+
+  /** What one section more saves over twenty years at 6 % and 2 % more a year, against what it costs more. */
+  const YEARS = 20;
+  const saved = $derived.by(() => {
+    if (!best?.cost || !up || prices?.fullLoadHours == null) return null;
+    const kwh = lossKwhPerYear(best.cost.lossW - up.lossW, prices.fullLoadHours);
+    const worth = prices.perKwh == null ? null : kwh * prices.perKwh * presentWorth(YEARS, 0.06, 0.02);
+    return { kwh, worth };
+  });
+  const take = (c: Candidate) => site.apply({ kind: 'run', run: c.run });
+</script>
+
+<section class="sheet space-y-3 p-3" aria-labelledby="cables">
+  <header class="flex flex-wrap items-end gap-3">
+    <h2 id="cables" class="mr-auto">Cables that could lie for {result.inverter.tag}</h2>
+    <div>
+      <Label for="c-unit" class="text-sm font-normal text-dim">Run</Label>
+      <Select
+        id="c-unit"
+        size="sm"
+        class="h-8 py-0"
+        items={results.map((r) => ({ value: r.inverter.id, name: r.inverter.tag }))}
+        value={result.inverter.id}
+        onchange={(e) => onpick(e.currentTarget.value)}
+      />
+    </div>
+  </header>
+  <div class="grid grid-cols-2 gap-2 sm:grid-cols-4">
+    {#each fields as field (field.path)}
+      <FieldInput
+        {field}
+        id="price-{field.path}"
+        bind:value={
+          () => values[field.path], (next) => (values[field.path] = next === undefined || next === '' ? null : next)
+        }
+        errors={errors(field.path)}
+      />
+    {/each}
+  </div>
+  {#if !found.value}
+    <p role="alert">Missing: {found.missing.join(', ')}.</p>
+  {:else}
+    {#if found.value.aside.length}
+      <p class="text-sm text-dim">
+        Not for the cable to mend: {found.value.aside.map((c) => `${c.title} (${c.verdict})`).join('; ')}.
+      </p>
+    {/if}
+    {#if found.value.accepted.length}
+      <CandidateTable accepted={found.value.accepted} {best} school={result.school} ontake={take} />
+      {#if best?.cost && up}
+        <p>
+          One section up from <b>{named(best.cost)}</b>: {named(up)}
+          {#if up.cost !== null && best.cost.cost !== null}costs <span class="num"
+              >{fixed(up.cost - best.cost.cost, 0)}</span
+            > more and{/if} loses <span class="num">{fixed(best.cost.lossW - up.lossW, 0)} W</span> less at full power{saved
+            ? `, ${fixed(saved.kwh, 0)} kWh a year`
+            : ''}{saved?.worth != null
+            ? `, worth ${fixed(saved.worth, 0)} over ${YEARS} years (6 %, prices rising 2 %)`
+            : ''}.
+        </p>
+      {/if}
+    {:else}
+      <p class="font-semibold">
+        No cable is accepted on every rule. What is nearest stands below, with the rule in its way.
+      </p>
+    {/if}
+    {#if found.value.nearMisses.length}
+      <h3>One rule in the way</h3>
+      <ul class="space-y-1">
+        {#each found.value.nearMisses.slice(0, 12) as c (named(c))}
+          {@const [rule] = c.broken}
+          <li>
+            <b class="num">{named(c)}</b>
+            {#if rule}<VerdictMark verdict={rule.verdict} />
+              {rule.title}<span class="num text-sm text-dim"> {rule.working.at(-1)}</span>{/if}
+          </li>
+        {/each}
+      </ul>
+    {/if}
+    <details>
+      <summary class="cursor-pointer font-semibold"
+        >{found.value.rejected.length} with more than one rule in the way</summary
+      >
+      <table class="grid-table text-sm">
+        <thead
+          ><tr
+            ><th scope="col">Cable</th><th scope="col">First rule it breaks</th><th scope="col" class="fig">Rules</th
+            ></tr
+          ></thead
+        >
+        <tbody>
+          {#each found.value.rejected as c (named(c))}
+            <tr><td class="num">{named(c)}</td><td>{c.broken[0]?.title}</td><td class="fig">{c.broken.length}</td></tr>
+          {/each}
+        </tbody>
+      </table>
+    </details>
+    <p class="text-sm text-dim">
+      Cost: mass of the metal × its price × 1.6 for the cable, and lugs (common practice; a quotation wins). Multicore
+      comes with four or five cores, singles stay singles.
+    </p>
+  {/if}
+</section>
