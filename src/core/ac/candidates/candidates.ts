@@ -50,8 +50,11 @@ const METALS: readonly Metal[] = ['Cu', 'Al'];
 const coresOf = (run: AcRun, wiring: RunResult['type']['wiring']): number =>
   run.cores === '5-core' ? 5 : run.cores === '4-core' ? 4 : CONDUCTORS[wiring];
 
-/** A multicore cable comes with four or five cores, where that is its form; singles stay singles. */
-const formsOf = (cores: Cores): readonly Cores[] => (cores === '1-core' ? ['1-core'] : ['4-core', '5-core']);
+/** A multicore cable comes with four or five cores, as many as the terminals want; singles stay singles. */
+function formsOf({ cores, peInCable }: AcRun, wiring: RunResult['type']['wiring']): readonly Cores[] {
+  if (cores === '1-core') return ['1-core'];
+  return CONDUCTORS[wiring] - (peInCable ? 0 : 1) > 4 ? ['5-core'] : ['4-core', '5-core'];
+}
 
 function priced(r: RunResult, prices: Prices): Omit<Candidate, 'broken' | 'open'> | null {
   const { run, impedance, rise, ampacity, diameter, designCurrent, lengthM, type } = r;
@@ -91,7 +94,7 @@ export function candidates(r: RunResult, prices: Prices): Answer<Candidates> {
   if (rating.value === null) return lacking(...rating.missing);
   const breakerA = rating.value;
   const worked = METALS.flatMap((metal) =>
-    formsOf(cores).flatMap((form) =>
+    formsOf(run, type.wiring).flatMap((form) =>
       school.sections({ metal, insulation, cores: form, method }).flatMap((sectionMm2) =>
         Array.from({ length: type.bay.lugsPerStud + 1 }, (_, i) => {
           const metals = { metal, cores: form, peMetal: run.peInCable === false ? run.peMetal : metal };

@@ -46,8 +46,11 @@
           <td class="fig">{formatQuantity(c.diameterMm, 'mm')}</td>
           <td class="num whitespace-nowrap">{c.run.peMm2 === null ? '–' : school.sectionName(c.run.peMm2)}</td>
           <td class="font-semibold">{goodAt(c).join(', ')}</td>
-          <td class="text-sm">{c.open.length ? c.open.map((o) => o.title).join('; ') : ''}</td>
-          <td><Button size="xs" color="alternative" onclick={() => ontake(c)}>Take it</Button></td>
+          <td class="text-sm">{[...new Set(c.open.flatMap((o) => o.missing ?? []))].join('; ')}</td>
+          <td
+            ><Button size="xs" color="alternative" class="whitespace-nowrap" onclick={() => ontake(c)}>Take it</Button
+            ></td
+          >
         </tr>
       {/each}
     </tbody>

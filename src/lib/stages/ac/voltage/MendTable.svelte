@@ -28,6 +28,7 @@
 
 <section class="sheet p-3" aria-labelledby="mends">
   <h2 id="mends">Smallest change that mends it</h2>
+  <p class="text-sm text-dim">With the grid at rest at {fixed(at.path.restV, 1)} V, as surveyed.</p>
   {#if found.length === 0}
     <p class="text-dim">
       {#if (worst?.marginPercent ?? 0) >= TRIP_RESERVE_PERCENT}Nothing to mend: at full power the highest unit keeps

@@ -36,7 +36,7 @@
     <tbody>
       {#each picture.units as u (u.id)}
         <tr>
-          <th scope="row">{u.tag}</th>
+          <th scope="row" class="whitespace-nowrap">{u.tag}</th>
           <td>
             <div class="relative h-4 bg-paper">
               <div class="flex h-4">

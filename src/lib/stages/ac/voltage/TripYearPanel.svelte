@@ -51,7 +51,7 @@
     </p>
     <div class="flex flex-wrap items-center gap-3">
       <Label for="t-day" class="text-sm font-normal text-dim">Day drawn: <b>{date}</b></Label>
-      <Range id="t-day" min="1" max="365" bind:value={trips.day} class="w-72 accent-primary-700" />
+      <Range appearance="auto" id="t-day" min="1" max="365" bind:value={trips.day} class="w-72 accent-primary-700" />
     </div>
     {#if hours.length}<DayChart {hours} tripV={year.tripV} label={date} />{:else}<p class="text-dim">
         Nothing is fed on {date}.

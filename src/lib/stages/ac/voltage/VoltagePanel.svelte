@@ -25,13 +25,27 @@
     <h2 id="picture" class="w-full">From the grid at rest to every unit</h2>
     <div>
       <Label for="v-share" class="text-sm font-normal text-dim">Power <b class="num">{sharePercent} %</b></Label>
-      <Range id="v-share" min="0" max="100" bind:value={sharePercent} class="w-36 accent-primary-700" />
+      <Range
+        appearance="auto"
+        id="v-share"
+        min="0"
+        max="100"
+        bind:value={sharePercent}
+        class="w-36 accent-primary-700"
+      />
     </div>
     <div>
       <Label for="v-pf" class="text-sm font-normal text-dim"
         >Power factor <b class="num">{fixed(factorPercent / 100, 2)}</b></Label
       >
-      <Range id="v-pf" min="80" max="100" bind:value={factorPercent} class="w-36 accent-primary-700" />
+      <Range
+        appearance="auto"
+        id="v-pf"
+        min="80"
+        max="100"
+        bind:value={factorPercent}
+        class="w-36 accent-primary-700"
+      />
     </div>
     <div>
       <Label for="v-reactive" class="text-sm font-normal text-dim">Reactive power</Label>

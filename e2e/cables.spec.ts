@@ -1,0 +1,72 @@
+import { expect, test } from '@playwright/test';
+import { demoSite, fill, open, saved } from './helpers';
+
+test('the cables that could lie for a run: ordered by cost, one taken, one that a rule stands in the way of', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/ac/cables`);
+  const panel = page.getByRole('region', { name: 'Cables that could lie for INV-01' });
+  await fill(panel, { 'Price of copper': '9', 'Price of aluminium': '2.7' });
+  const rows = panel.getByRole('table').first().getByRole('row');
+  await expect(rows.nth(1)).toContainText('cheapest');
+  // Without aluminium's price there is no cheapest among both, and a price of nothing is refused where it is typed.
+  await fill(panel, { 'Price of aluminium': '0' });
+  await expect(panel.getByText(/0\.01/).first()).toBeVisible();
+  await fill(panel, { 'Price of aluminium': '2.7' });
+  await expect(panel.getByText(/One section up from/)).toBeVisible();
+  await expect(panel.getByRole('heading', { name: 'One rule in the way' })).toBeVisible();
+
+  const copper = rows.filter({ hasText: '95 mm² Cu' });
+  await copper.getByRole('button', { name: 'Take it' }).click();
+  await saved(page);
+  await open(page, `/sites/${site}/ac`);
+  await expect(page.getByRole('row', { name: /^INV-01/ })).toContainText('95 mm² Cu');
+});
+
+test('a site of the other school is sized from nothing by American sizes, and keeps what was typed when the school changes', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/survey`);
+  await fill(page, {
+    'School of rules': 'NEC',
+    'Grid code': 'IEEE 1547 enter service',
+    Frequency: '60',
+  });
+  await page.getByRole('button', { name: 'Save the survey' }).click();
+  await saved(page);
+
+  await open(page, `/sites/${site}/ac`);
+  const form = page.getByRole('region', { name: 'Run of INV-01' });
+  await fill(form, {
+    Raceway: 'EMT, steel',
+    'Trade size': '3',
+    'Temperature rating': '90',
+    'Lugs at both ends marked 75 °C': 'yes',
+    'Other circuits': '0',
+    'Line conductor section': '3/0 AWG (85.03 mm²)',
+    'PE section': '6 AWG (13.3 mm²)',
+    'Breaker at the board': '200',
+  });
+  await form.getByRole('button', { name: 'Save the run' }).click();
+  await saved(page);
+  await expect(page.getByRole('row', { name: /^INV-01/ })).toContainText('3/0 AWG Cu');
+  const margins = page.getByRole('region', { name: 'Margins: INV-01' });
+  await expect(margins).toContainText('Terminals carry 125 % of the current');
+  await expect(margins).toContainText('Breaker protects the conductor');
+
+  // Back to the first school: the section is no metric one, and said to be without a table value; nothing typed is gone.
+  await open(page, `/sites/${site}/survey`);
+  await fill(page, { 'School of rules': 'IEC' });
+  await page.getByRole('button', { name: 'Save the survey' }).click();
+  await saved(page);
+  await open(page, `/sites/${site}/ac`);
+  await expect(page.getByRole('region', { name: 'Margins: INV-01' })).not.toContainText('Terminals carry 125 %');
+  await expect(page.getByRole('row', { name: /^INV-01/ })).toContainText('85.03 mm² Cu');
+  await expect(page.getByRole('region', { name: 'Run of INV-01' }).getByLabel(/^Breaker at the board/)).toHaveValue(
+    '200',
+  );
+});
