@@ -70,3 +70,18 @@ test('a site of the other school is sized from nothing by American sizes, and ke
     '200',
   );
 });
+
+test('the termination sheets stand on a page and come as a PDF', async ({ page, request }) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/ac/terminations`);
+  const sheet = page.getByRole('region', { name: 'Termination of INV-01' });
+  await expect(sheet).toContainText('Land PE green-yellow first');
+  await expect(sheet).toContainText(/Strip\s*\d+/);
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+  await expect(sheet).toBeVisible();
+  const pdf = await request.get(`/sites/${site}/ac/terminations.pdf`);
+  expect(pdf.status()).toBe(200);
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  expect((await request.get('/sites/01969a00-0000-7000-8000-00000000dead/ac/terminations.pdf')).status()).toBe(404);
+});

@@ -21,7 +21,7 @@ export function cablesThroughWall(
 }
 
 /** What to do with the gland's removable inner seal. */
-export function sealAdvice(d: Diameter, splitMm: number | null): string {
+export function sealAdvice(d: Pick<Diameter, 'lowMm' | 'highMm'>, splitMm: number | null): string {
   if (splitMm === null) return 'No removable seal on the data sheet.';
   if (d.lowMm >= splitMm) return `Remove the inner seal (cable from ${splitMm} mm up).`;
   return d.highMm < splitMm

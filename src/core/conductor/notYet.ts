@@ -33,6 +33,6 @@ export function schoolToCome(name: SchoolName, tables: TablesWanted): School {
     dcAmpacityA: wants('dcAmpacityA'),
     // A measured cable needs no table.
     cableDiameter: ({ cableDiameterMm: mm }) =>
-      mm === null ? wants('diameter')() : known({ lowMm: mm, nominalMm: mm, highMm: mm, measured: true }),
+      mm === null ? wants('diameter')() : known({ lowMm: mm, nominalMm: mm, highMm: mm, coreMm: null, measured: true }),
   };
 }

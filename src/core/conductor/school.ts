@@ -51,6 +51,8 @@ export interface Lug {
   readonly thicknessIsBound: boolean;
   readonly crimps: number | null;
   readonly stripMm: number | null;
+  readonly barrelOuterMm: number | null;
+  readonly barrelDepthMm: number | null;
   readonly source: string;
 }
 
@@ -59,6 +61,8 @@ export interface Diameter {
   readonly lowMm: number;
   readonly nominalMm: number;
   readonly highMm: number;
+  /** Of one insulated core, mm; null where no table gives it. */
+  readonly coreMm: number | null;
   readonly measured: boolean;
 }
 

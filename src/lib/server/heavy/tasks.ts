@@ -15,6 +15,7 @@ import { verifyRecord } from '../services/records';
 import { releaseCost } from '../services/releases';
 import { exportProject, importProject, readProject } from '../services/projectFile';
 import type { WallFileKind } from '../services/wallFiles';
+import { terminationFile } from '../services/terminationFile';
 import { liftFile, wallFile } from '../services/wallFiles';
 import { listAsCsv, listAsXlsx, readList, refusedList } from '../services/stringList';
 
@@ -81,6 +82,8 @@ export const writeWallFile = ({ siteId, wallId, as, paper }: WallFile) =>
 
 export const writeLiftCard = ({ siteId, inverterId }: { siteId: string; inverterId: string }) =>
   outcome(() => liftFile(context(), siteId, inverterId));
+
+export const writeTerminations = ({ siteId }: { siteId: string }) => outcome(() => terminationFile(context(), siteId));
 
 export const giveProject = ({ siteId }: { siteId: string }): Promise<Outcome<Uint8Array<ArrayBuffer>>> =>
   outcome(async () => Buffer.from(JSON.stringify(await exportProject(context(), siteId))));

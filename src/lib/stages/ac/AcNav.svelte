@@ -5,6 +5,7 @@
   const PARTS = [
     ['', 'Runs and bay'],
     ['/cables', 'Cables that could lie'],
+    ['/terminations', 'Terminations'],
     ['/voltage', 'Voltage on sunny days'],
   ] as const;
 </script>

@@ -32,6 +32,8 @@ export function lugFor(metal: Metal, sectionMm2: number, studM: number, measured
     palmThicknessMm: measured.palmThicknessMm ?? bound ?? null,
     thicknessIsBound: measured.palmThicknessMm === null,
     crimps: metal === 'Cu' ? (exactly(LUGS_COPPER, sectionMm2, 'crimps 5 mm die') ?? null) : null,
+    barrelOuterMm: metal === 'Cu' ? (exactly(LUGS_COPPER, sectionMm2, 'barrel outer') ?? null) : null,
+    barrelDepthMm: depth ?? null,
     stripMm: depth === undefined ? null : depth + stripAllowanceMm(sectionMm2),
     source: table.source,
   };

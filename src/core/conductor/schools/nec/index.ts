@@ -85,6 +85,8 @@ export const NEC: School = {
       thicknessIsBound: palmThicknessMm === null,
       crimps: null,
       stripMm: null,
+      barrelOuterMm: null,
+      barrelDepthMm: null,
       source: 'colours of copper lugs, common practice',
     });
   },
