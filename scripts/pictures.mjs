@@ -40,7 +40,15 @@ const VIEWS = [
     },
   ],
   ['ac', `${DEMO_SITE}/ac`, WIDE],
-  ['bay', `${DEMO_SITE}/ac`, WIDE, (page) => toTop(page.getByRole('heading', { name: /^AC bay of/ }))],
+  [
+    'voltage',
+    `${DEMO_SITE}/ac/voltage`,
+    WIDE,
+    async (page) => {
+      await page.getByLabel(/^Grid at rest/).fill('433');
+      await page.evaluate(() => scrollTo(0, 0));
+    },
+  ],
   [
     'plan',
     `${DEMO_SITE}/plan`,

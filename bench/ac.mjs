@@ -1,0 +1,26 @@
+// The AC side: candidates for sixty runs, the whole voltage picture, what mends it, and the hours of a year in which units trip.
+import { readFileSync } from 'node:fs';
+import { withBuilt } from './built.mjs';
+
+const RUNS = 7;
+const digits = (x) => String(Number(x.toPrecision(4)));
+
+function timed(name, limitMs, run) {
+  const times = Array.from({ length: RUNS }, () => {
+    const began = performance.now();
+    run();
+    return performance.now() - began;
+  }).sort((a, b) => a - b);
+  const ms = times[RUNS >> 1];
+  console.log([`ac.${name}`, digits(ms), 'ms', `limit of ${limitMs} ms`, digits(ms / limitMs)].join('\t'));
+}
+
+await withBuilt('bench/ac.ts', ({ sixtyRuns, allCandidates, pathOf, wholePicture, allMends, yearOf }) => {
+  const d = sixtyRuns();
+  const results = pathOf(d);
+  timed('candidates for 60 runs', 300, () => allCandidates(d));
+  timed('whole voltage picture, 60 units', 50, () => wholePicture(results));
+  timed('what mends it, 60 units', 300, () => allMends(d, results));
+  const project = JSON.parse(readFileSync('demo/tarnholm-ice-rink.project.json', 'utf8'));
+  timed('a year of trips, eight units: any day of it', 500, () => yearOf(project));
+});
