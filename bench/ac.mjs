@@ -15,12 +15,29 @@ function timed(name, limitMs, run) {
   console.log([`ac.${name}`, digits(ms), 'ms', `limit of ${limitMs} ms`, digits(ms / limitMs)].join('\t'));
 }
 
-await withBuilt('bench/ac.ts', ({ sixtyRuns, allCandidates, pathOf, wholePicture, allMends, yearOf }) => {
-  const d = sixtyRuns();
-  const results = pathOf(d);
-  timed('candidates for 60 runs', 300, () => allCandidates(d));
-  timed('whole voltage picture, 60 units', 50, () => wholePicture(results));
-  timed('what mends it, 60 units', 300, () => allMends(d, results));
-  const project = JSON.parse(readFileSync('demo/tarnholm-ice-rink.project.json', 'utf8'));
-  timed('a year of trips, eight units: any day of it', 500, () => yearOf(project));
-});
+await withBuilt(
+  'bench/ac.ts',
+  ({ sixtyRuns, allCandidates, pathOf, wholePicture, allMends, yearOf, drumPlan, twoHundredCuts }) => {
+    const d = sixtyRuns();
+    const results = pathOf(d);
+    timed('candidates for 60 runs', 300, () => allCandidates(d));
+    timed('whole voltage picture, 60 units', 50, () => wholePicture(results));
+    timed('what mends it, 60 units', 300, () => allMends(d, results));
+    const cuts = twoHundredCuts();
+    let plan;
+    timed('drums for 200 cuts', 2000, () => {
+      plan = drumPlan(cuts, 250, [], { timeLimitS: 1.9, nowS: () => performance.now() / 1000 });
+    });
+    console.log(
+      [
+        'ac.drums for 200 cuts, new drums',
+        plan.newDrums,
+        'drums',
+        `at least ${plan.atLeast}`,
+        digits(plan.newDrums / plan.atLeast),
+      ].join('\t'),
+    );
+    const project = JSON.parse(readFileSync('demo/tarnholm-ice-rink.project.json', 'utf8'));
+    timed('a year of trips, eight units: any day of it', 500, () => yearOf(project));
+  },
+);

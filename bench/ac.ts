@@ -3,6 +3,7 @@ import { runResults, acResults } from '../src/core/ac/results';
 import { ALL_FEEDING, pictureAt, restThatSurvives, shareUntilTrip } from '../src/core/ac/voltagePath/picture';
 import { mends } from '../src/core/ac/voltagePath/mends';
 import { schoolOf } from '../src/core/conductor/schools';
+import { generator } from '../src/core/kernel/generator';
 import { Memo } from '../src/core/kernel/memo';
 import { tripHours } from '../src/core/design/tripHours';
 import { openDesign } from '../src/core/design/edition';
@@ -40,6 +41,14 @@ export const allMends = (d: ReturnType<typeof sixtyRuns>, of: ReturnType<typeof 
     school: schoolOf(d.survey.school),
     runs: of.runs,
   });
+
+export { drumPlan } from '../src/core/ac/schedule/drums';
+
+/** Two hundred cuts of 20 to 160 m, the same every time. */
+export function twoHundredCuts() {
+  const next = generator(7);
+  return Array.from({ length: 200 }, (_, i) => ({ tag: `C${i}`, lengthM: Math.round(200 + 1400 * next()) / 10 }));
+}
 
 export const yearOf = (project: { readonly design: unknown }) =>
   tripHours(openDesign(project.design), { year: 2026, weather: null });

@@ -85,3 +85,18 @@ test('the termination sheets stand on a page and come as a PDF', async ({ page, 
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
   expect((await request.get('/sites/01969a00-0000-7000-8000-00000000dead/ac/terminations.pdf')).status()).toBe(404);
 });
+
+test('what the runs take, and its pieces on drums with no joint', async ({ page, request }) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/ac/order`);
+  await expect(page.getByRole('region', { name: 'What the AC runs take' })).toContainText(/Copper \d+ kg/);
+  const drums = page.getByRole('region', { name: /^Drums of/ }).first();
+  await drums.getByLabel(/^Length of a new drum/).fill('300');
+  await drums.getByLabel(/^Remainders/).fill('30 twenty');
+  await expect(drums.getByText(/Write lengths in metres/)).toBeVisible();
+  await expect(drums.getByRole('button', { name: /^Cut/ })).toBeDisabled();
+  await drums.getByLabel(/^Remainders/).fill('30 12,5');
+  await drums.getByRole('button', { name: /^Cut/ }).click();
+  await expect(drums).toContainText(/new drums?, proved the fewest/);
+  await expect(drums.getByRole('table')).toContainText('from the store');
+});

@@ -2,6 +2,8 @@ import * as Comlink from 'comlink';
 import highsLoader from 'highs';
 import wasmUrl from 'highs/runtime?url';
 import Papa from 'papaparse';
+import type { Cut, DrumPlan } from '$core/ac/schedule/drums';
+import { drumPlan } from '$core/ac/schedule/drums';
 import type { SiteDesign } from '$core/design';
 import type { TripYear } from '$core/design/tripHours';
 import { tripHours } from '$core/design/tripHours';
@@ -72,6 +74,10 @@ const work = {
       leftInHeat: leftInHeat(design),
       onMonth: (month) => onProgress(month / 12),
     });
+  },
+
+  drums(cuts: readonly Cut[], drumM: number, store: readonly number[], timeLimitS: number): DrumPlan {
+    return drumPlan(cuts, drumM, store, { timeLimitS, nowS });
   },
 
   /** `restV`: the grid at rest to ask for; null as the survey has it. */

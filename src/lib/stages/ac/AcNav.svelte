@@ -6,6 +6,7 @@
     ['', 'Runs and bay'],
     ['/cables', 'Cables that could lie'],
     ['/terminations', 'Terminations'],
+    ['/order', 'Order and drums'],
     ['/voltage', 'Voltage on sunny days'],
   ] as const;
 </script>

@@ -1,0 +1,25 @@
+<script lang="ts">
+  import { cableTotals } from '$core/ac/schedule/cableList';
+  import { runResults } from '$core/ac/results';
+  import { useSite } from '$lib/client/siteState.svelte';
+  import AcNav from '$lib/stages/ac/AcNav.svelte';
+  import DrumPanel from '$lib/stages/ac/order/DrumPanel.svelte';
+  import TotalsTable from '$lib/stages/ac/order/TotalsTable.svelte';
+  import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
+  import Stage from '$lib/ui/Stage.svelte';
+
+  const site = useSite();
+  const totals = $derived(cableTotals(runResults(site.design)));
+  const checks = $derived(site.assessment.checks.filter((c) => c.subject.element === 'run'));
+</script>
+
+<Stage {checks}>
+  {#snippet caution()}A drum of cable weighs hundreds of kilograms: brakes on, spindle rated, nobody in line with the
+    pull.{/snippet}
+  {#snippet main()}
+    <AcNav siteId={site.siteId} />
+    <TotalsTable {totals} />
+    {#each totals.kinds as kind (kind.name)}<DrumPanel {kind} />{/each}
+  {/snippet}
+  {#snippet side()}<MarginLedger {checks} title="Margins: AC runs" />{/snippet}
+</Stage>
