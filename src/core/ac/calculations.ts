@@ -6,10 +6,12 @@ import { surveySchema } from '../site/survey';
 import { runChecks } from './assess';
 import { acRunSchema } from './part';
 import { runResult } from './results';
+import { runCalculations } from './runCalculations';
 import { voltageCalculations } from './voltagePath/calculations';
 
 /** What the AC side computes without a site. */
 export const calculations = {
+  ...runCalculations,
   ...voltageCalculations,
   'ac-run': calculation({
     summary: 'Every check of one AC run, from design current to torque',

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { runCalculations } from '$core/ac/runCalculations';
   import { voltageCalculations } from '$core/ac/voltagePath/calculations';
   import { fixingCalculations } from '$core/mounting/fixing/calculations';
   import { liftCalculations } from '$core/mounting/lift/calculations';
@@ -40,6 +41,7 @@
   </div>
 {/if}
 <div class="mt-3 space-y-3">
+  <CalculationBench title="AC runs" calculations={runCalculations} />
   <CalculationBench title="Voltage on sunny days" calculations={voltageCalculations} />
   <CalculationBench title="Sun, air and sound" calculations={sitingCalculations} />
   <CalculationBench title="Wall and holes" calculations={{ ...wallCalculations, ...setOutCalculations }} />

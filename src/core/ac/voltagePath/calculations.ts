@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { checkSchema } from '../../kernel/check';
+import { verdictSchema } from '../../kernel/check';
 import { calculation } from '../../kernel/discipline';
 import { known } from '../../kernel/answer';
-import { quantity } from '../../kernel/schema';
+import { figure, quantity } from '../../kernel/schema';
 import { RESISTANCE } from '../rules/readings/resistance';
 import { pictureAt, restThatSurvives, shareUntilTrip } from './picture';
 import { resistanceByTwoReadings } from './twoReadings';
@@ -33,11 +33,13 @@ export const voltageCalculations = {
       units: z.array(unitSchema).min(1).max(200),
     }),
     output: z.object({
-      boardV: z.number(),
-      units: z.array(z.object({ tag: z.string(), terminalV: z.number(), marginPercent: z.number() })),
+      boardV: figure('V', 'At the board'),
+      units: z
+        .array(z.object({ tag: z.string(), terminalV: z.number(), marginPercent: z.number() }))
+        .meta({ description: 'Unit / at its terminals, V / left to the trip level, %' }),
       /** Null: passed at rest. */
-      powerUntilTripPercent: z.number().nullable(),
-      restThatSurvivesV: z.number().nullable(),
+      powerUntilTripPercent: figure('%', 'Of full power, until the first trips').nullable(),
+      restThatSurvivesV: figure('V', 'Grid at rest that full power survives').nullable(),
     }),
     run: (i) => {
       const path = {
@@ -75,7 +77,12 @@ export const voltageCalculations = {
       powerSecondKw: quantity(0, 100_000, 'kW', 'Second: power'),
       calculatedMilliohm: quantity(0.001, 1000, 'mΩ', 'Calculated resistance'),
     }),
-    output: z.object({ milliohm: z.number(), check: checkSchema }),
+    output: z.object({
+      milliohm: figure('mΩ', 'Read'),
+      ratio: figure('', 'Times the calculated'),
+      says: z.array(z.string()).readonly().meta({ description: 'Says' }),
+      verdict: verdictSchema,
+    }),
     run: (i) => {
       const readOhm = resistanceByTwoReadings(
         { nearV: i.nearFirstV, farV: i.farFirstV, powerW: 1000 * i.powerFirstKw },
@@ -86,7 +93,8 @@ export const voltageCalculations = {
         readOhm: known(readOhm),
         calculatedOhm: known(i.calculatedMilliohm / 1000),
       } as const;
-      return { milliohm: 1000 * readOhm, check: RESISTANCE.check(about, { element: 'run', path: i.part }) };
+      const { verdict, working } = RESISTANCE.check(about, { element: 'run', path: i.part });
+      return { milliohm: 1000 * readOhm, ratio: (1000 * readOhm) / i.calculatedMilliohm, says: working, verdict };
     },
   }),
 };

@@ -100,7 +100,7 @@
           <li>
             <b class="num">{named(c)}</b>
             {#if rule}<VerdictMark verdict={rule.verdict} />
-              {rule.title}<span class="num text-sm text-dim"> {rule.working.at(-1)}</span>{/if}
+              {rule.title}: <span class="num text-sm text-dim">{rule.working.at(-1)}</span>{/if}
           </li>
         {/each}
       </ul>
