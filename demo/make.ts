@@ -1,3 +1,4 @@
+import { BLANK_BOARD } from '../src/core/site/parts';
 import type { InverterType } from '../src/core/equipment/inverterType';
 import { BLANK_BODY } from '../src/core/equipment/inverterBody';
 import type { ModuleType } from '../src/core/equipment/moduleType';
@@ -443,6 +444,7 @@ function iceRink(): SiteDesign {
       monthlyMeanC: [0.6, 0.7, 2.8, 7, 11.8, 15.2, 17.4, 17, 13.8, 9.4, 5.2, 2.1],
     },
     board: {
+      ...BLANK_BOARD,
       label: 'PV board PVB-1',
       position: { xM: 0, yM: 0, zM: 1.4 },
       busbarA: 1600,
