@@ -4,7 +4,7 @@ import type { Answer } from '../../../kernel/answer';
 import type { LineAndPe } from '../../laid';
 import type { School } from '../../school';
 import { ampacity, arrangementsFor, sectionsFor } from './ampacity';
-import { breakerAmbientFactor } from '../../breakerAmbient';
+import { seatFactors } from '../../breakerAmbient';
 import { nextBreakerA } from './breaker';
 import { cableDiameter } from './cableDiameter';
 import { dcAmpacityA } from './dcCable';
@@ -66,21 +66,14 @@ export const IEC: School = {
   protectiveEarthMm2: protectiveEarth,
   externalEarthMm2: externalEarth,
   standardSectionMm2: (needed) => or(standardSectionMm2(needed), `a standard section of ${Math.ceil(needed)} mm²`),
-  breakerNeed: (currentA, seat) =>
-    given(
-      {
-        'kind of breaker': seat.breakerKind,
-        'ambient at the breaker': seat.breakerAmbientC,
-        'side-by-side factor of the breaker': seat.breakerGroupFactor,
-      },
-      (k) => {
-        const ambientFactor = breakerAmbientFactor(k['kind of breaker'], k['ambient at the breaker']);
-        const factor = ambientFactor * k['side-by-side factor of the breaker'];
-        const neededA = currentA / factor;
-        const words = `K = 1 − 0.006·(θ − θ_ref) = ${fixed(ambientFactor, 3)}; I_b / ${fixed(factor, 3)} = ${fixed(neededA, 1)} A`;
-        return { neededA, ambientFactor, factor, words };
-      },
-    ),
+  breakerNeed(currentA, seat) {
+    const seated = seatFactors(seat);
+    if (seated.value === null) return seated;
+    const { ambientFactor, factor } = seated.value;
+    const neededA = currentA / factor;
+    const words = `K = 1 − 0.006·(θ − θ_ref) = ${fixed(ambientFactor, 3)}; I_b / ${fixed(factor, 3)} = ${fixed(neededA, 1)} A`;
+    return known({ neededA, ambientFactor, factor, words });
+  },
   nextBreakerA: (neededA) => or(nextBreakerA(neededA), 'a standard breaker that large'),
   boardA: (currentsA) => (currentsA.length ? known(currentsA.reduce((sum, a) => sum + a, 0)) : lacking('inverters')),
   lug: (metal, sectionMm2, studM, measured) =>

@@ -1,5 +1,5 @@
-import { given, known, lacking } from '../../../kernel/answer';
-import { breakerAmbientFactor } from '../../breakerAmbient';
+import { known, lacking } from '../../../kernel/answer';
+import { seatFactors } from '../../breakerAmbient';
 import { schoolToCome } from '../../notYet';
 import type { School } from '../../school';
 import { fixed } from '../../../kernel/quantity';
@@ -48,22 +48,15 @@ export const NEC: School = {
     return size === undefined ? lacking('a size above 1000 kcmil') : known(size);
   },
   /** The larger of 125 % of the current, 100 % in an assembly listed for it, and the current over what the ambient leaves. */
-  breakerNeed: (currentA, seat) =>
-    given(
-      {
-        'kind of breaker': seat.breakerKind,
-        'ambient at the breaker': seat.breakerAmbientC,
-        'side-by-side factor of the breaker': seat.breakerGroupFactor,
-      },
-      (k) => {
-        const ambientFactor = breakerAmbientFactor(k['kind of breaker'], k['ambient at the breaker']);
-        const factor = ambientFactor * k['side-by-side factor of the breaker'];
-        const duty = seat.fullRated ? 1 : CONTINUOUS;
-        const neededA = Math.max(duty * currentA, currentA / factor);
-        const words = `${duty} · I_b = ${fixed(duty * currentA, 1)} A; I_b / ${fixed(factor, 3)} in its ambient = ${fixed(currentA / factor, 1)} A`;
-        return { neededA, ambientFactor, factor, words };
-      },
-    ),
+  breakerNeed(currentA, seat) {
+    const seated = seatFactors(seat);
+    if (seated.value === null) return seated;
+    const { ambientFactor, factor } = seated.value;
+    const duty = seat.fullRated ? 1 : CONTINUOUS;
+    const neededA = Math.max(duty * currentA, currentA / factor);
+    const words = `${duty} · I_b = ${fixed(duty * currentA, 1)} A; I_b / ${fixed(factor, 3)} in its ambient = ${fixed(currentA / factor, 1)} A`;
+    return known({ neededA, ambientFactor, factor, words });
+  },
   nextBreakerA(neededA) {
     const rating = nextOcpdA(neededA);
     return rating === undefined ? lacking('a standard breaker that large') : known(rating);

@@ -48,7 +48,9 @@
         />
       </div>
     {/each}
-    <Button size="sm" disabled={!parsed.success} onclick={find}>Cut {kind.cuts.length} pieces</Button>
+    <Button size="sm" disabled={!parsed.success} onclick={find}
+      >Cut {kind.cuts.length} {kind.cuts.length === 1 ? 'piece' : 'pieces'}</Button
+    >
   </div>
   <TaskBar {task} share={null} name="Cutting">trying orders</TaskBar>
   {#if shown}
