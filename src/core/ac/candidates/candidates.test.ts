@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { acRun, necRun } from '../../testing/subjects';
 import type { Candidate } from './candidates';
 import { candidates, oneSectionUp, winners } from './candidates';
-import { conductorKg, lossKwhPerYear, presentWorth, runCost, runLossW } from './cableCost';
+import { conductorKg, lossKwhPerYear, presentWorth, runCost, runLossW, worthOfSaved } from './cableCost';
 
 const rel = (value: number | null | undefined, wanted: number, within = 1e-4) =>
   expect(Math.abs((value ?? Number.NaN) / wanted - 1), `${value} against ${wanted}`).toBeLessThan(within);
@@ -138,6 +138,8 @@ describe('cost and loss of a run', () => {
   it('count 13.4169 of a yearly sum over 20 years at 6 % interest and 2 % growth, and N/(1 + i) where both are alike', () => {
     rel(presentWorth(20, 0.06, 0.02), 13.4169);
     rel(presentWorth(20, 0.05, 0.05), 20 / 1.05);
+    // 582.49 kWh saved a year at 0.09: 703.357 (worked case).
+    rel(worthOfSaved(3309.56 - 2727.07, 0.09), 703.357);
   });
   it('want sizes and prices above 0', () => {
     const c = { metal: 'Cu', sectionMm2: 95, cores: 4, parallel: 1, lengthM: 10 } as const;

@@ -2,7 +2,7 @@
   import { Label, Select } from 'flowbite-svelte';
   import type { Candidate } from '$core/ac/candidates/candidates';
   import { candidates, oneSectionUp, winners } from '$core/ac/candidates/candidates';
-  import { lossKwhPerYear, presentWorth } from '$core/ac/candidates/cableCost';
+  import { WEIGHED, lossKwhPerYear, worthOfSaved } from '$core/ac/candidates/cableCost';
   import { lineWords } from '$core/ac/cableWords';
   import type { RunResult } from '$core/ac/results';
   import { fixed } from '$core/kernel/quantity';
@@ -27,12 +27,11 @@
   const up = $derived(best?.cost && found.value ? oneSectionUp(best.cost, found.value.accepted) : null);
   const named = (c: Candidate) => `${lineWords({ run: c.run, school: result.school })}, ${c.run.cores}`;
 
-  /** What one section more saves over twenty years at 6 % and 2 % more a year, against what it costs more. */
-  const YEARS = 20;
+  /** What one section more saves a year and over the years it is weighed by, against what it costs more. */
   const saved = $derived.by(() => {
     if (!best?.cost || !up || prices?.fullLoadHours == null) return null;
     const kwh = lossKwhPerYear(best.cost.lossW - up.lossW, prices.fullLoadHours);
-    const worth = prices.perKwh == null ? null : kwh * prices.perKwh * presentWorth(YEARS, 0.06, 0.02);
+    const worth = prices.perKwh == null ? null : worthOfSaved(kwh, prices.perKwh);
     return { kwh, worth };
   });
   const take = (c: Candidate) => site.apply({ kind: 'run', run: c.run });
@@ -83,7 +82,7 @@
             > more and{/if} loses <span class="num">{fixed(best.cost.lossW - up.lossW, 0)} W</span> less at full power{saved
             ? `, ${fixed(saved.kwh, 0)} kWh a year`
             : ''}{saved?.worth != null
-            ? `, worth ${fixed(saved.worth, 0)} over ${YEARS} years (6 %, prices rising 2 %)`
+            ? `, worth ${fixed(saved.worth, 0)} over ${WEIGHED.years} years (${100 * WEIGHED.interest} %, prices rising ${100 * WEIGHED.growth} %)`
             : ''}.
         </p>
       {/if}
