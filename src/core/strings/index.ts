@@ -36,5 +36,5 @@ export const strings = discipline({
   results: stringsResults,
   assess: assessStrings,
   rules: Object.values(STRINGS_RULES).flat(),
-  version: 2,
+  version: 3,
 });

@@ -104,8 +104,12 @@ function sharedOf(together: readonly PvString[], place: Place, lengthM: number |
   const yM = together.find((s) => s.place?.branch === 2)?.yM ?? null;
   const at = `tracker ${place.tracker}, input ${place.input}`;
   if (yM === null) return lacking(`where the Y of ${at} sits: metres from it to the input`);
-  return lengthM !== null && yM > lengthM
-    ? lacking(`a Y of ${at} on the way: ${yM} m from the input is beyond the home run of ${lengthM.toFixed(1)} m`)
+  // How far a Y may sit from the input, the home run alone can say.
+  if (yM > 0 && lengthM === null) return lacking('length of the home run');
+  return yM > (lengthM ?? 0)
+    ? lacking(
+        `a Y of ${at} on the way: ${yM} m from the input is beyond the home run of ${(lengthM ?? 0).toFixed(1)} m`,
+      )
     : known(yM);
 }
 

@@ -1,5 +1,6 @@
 import type { AcRun } from '../ac/part';
-import { RACEWAYS } from '../conductor/laid';
+import { newSegment } from '../ac/planSegments';
+import { ARRANGEMENTS_IN_AIR, RACEWAYS, SPACINGS_IN_GROUND } from '../conductor/laid';
 import type { SiteDesign } from '../design';
 import { openDesign } from '../design/edition';
 import { generator } from '../kernel/generator';
@@ -229,7 +230,7 @@ function randomEdition1(seed: number, most: Size = { inverters: 5, trackers: 12 
       coldestC: maybe(one([-25, -12, -5, 3])),
       hottestC: maybe(one([30, 38, 45])),
       dcLegalMaxV: maybe(one([1000, 1500])),
-      school: one(['IEC', 'IEC', 'IEC', 'NEC', 'AU/NZ']),
+      school: one(['IEC', 'IEC', 'IEC', 'NEC', 'NEC', 'AU/NZ']),
       building: maybe(one(['one- or two-family dwelling', 'other building', 'not on a building'])),
       coldMethod: one(['coefficient', 'coefficient', 'table', 'engineered']),
       engineeredDocument: chance(0.7) ? 'Sheet 7' : '',
@@ -317,7 +318,9 @@ export function randomDesign(seed: number, most?: Size): SiteDesign {
       ...d.survey,
       altitudeM: d.survey.altitudeM === null ? null : one([100, 600, 1900, 2600]),
       countUocTolerance: next() < 0.3,
+      service: next() < 0.12 ? 'earthed wye, TT' : d.survey.service,
       restLineV: maybe(one([398, 408, 420])),
+      electrodeOhm: maybe(one([5, 30, 200])),
       upstreamXr: maybe(one([3, 8])),
     },
     equipment: {
@@ -327,7 +330,13 @@ export function randomDesign(seed: number, most?: Size): SiteDesign {
         lineMinV: maybe(Math.round(0.8 * t.nominalLineV)),
         lineMaxV: maybe(Math.round(1.15 * t.nominalLineV)),
         altitudeMaxM: maybe(one([500, 2000, 4000])),
-        bay: { ...t.bay, glands: maybe(one([1, 2, 5])) },
+        bay: {
+          ...t.bay,
+          glands: maybe(one([1, 2, 5])),
+          studLengthMm: maybe(one([20, 26, 32])),
+          freeHeightMm: maybe(one([200, 260, 400])),
+          entryOffsetMm: maybe(one([30, 90])),
+        },
       })),
     },
     planes: d.planes.map((p) => ({ ...p, rearShare: maybe(one([0, 0.05, 0.12])) })),
@@ -346,14 +355,37 @@ export function randomDesign(seed: number, most?: Size): SiteDesign {
     runs: d.runs.map((r) => ({
       ...r,
       peInCable: maybe(next() < 0.7),
+      thirdHarmonicPercent: next() < 0.3 ? one([5, 20, 40]) : null,
+      printMinNm: next() < 0.2 ? one([8, 22, 25]) : null,
+      lugMinNm: next() < 0.2 ? one([10, 20]) : null,
+      torqueBy: next() < 0.2 ? one(['data sheet', 'print beside the stud'] as const) : null,
+      segments:
+        next() < 0.25
+          ? [
+              {
+                ...newSegment('duct', one([5, 30])),
+                method: one(['D1', 'E', r.method ?? 'C'] as const),
+                arrangement: one([...ARRANGEMENTS_IN_AIR, ...SPACINGS_IN_GROUND]),
+                otherCircuits: maybe(one([0, 1, 4])),
+                ambientC: maybe(one([20, 30, 45])),
+                sunOnCable: next() < 0.2,
+                soilKmPerW: maybe(one([1, 2.5])),
+                depthM: maybe(0.7),
+                ductDiameterMm: maybe(110),
+                roofGapMm: maybe(one([10, 30])),
+              },
+            ]
+          : [],
       ...(d.survey.school === 'NEC' ? inRaceway(r, one, maybe) : {}),
     })),
     board: {
       ...d.board,
       mainRaceway: maybe(one(RACEWAYS)),
+      mainMagneticA: maybe(one([3000, 6000, 20_000])),
+      mainDelayS: maybe(one([0, 0.2])),
       mainFullRated: maybe(next() < 0.5),
-      sourcesFarEnd: maybe(next() < 0.8),
-      loadBreakersA: maybe(one([0, 100, 1000])),
+      sourcesFarEnd: next() < 0.8,
+      loadBreakersA: one([0, 100, 1000]),
       ...(d.survey.school === 'NEC' ? { mainSectionMm2: one([107.22, 253.35]), mainPeMm2: one([21.15, 53.48]) } : {}),
     },
     chain: {

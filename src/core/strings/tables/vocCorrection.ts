@@ -2,8 +2,11 @@ import { publishedTable } from '../../kernel/publishedTable';
 
 /** Correction of the open-circuit voltage of crystalline silicon. Key: minus the lowest temperature of the row, so that a colder morning takes the next row. */
 export const VOC_CORRECTION = publishedTable({
-  source: 'NFPA 70, Table 690.7(A); IEC 62548-1', recalled: true,
-  quantity: 'factor on U_oc, no unit', key: 'minus the lower end of the row, °C; between rows the colder row', columns: ['factor'],
+  source: 'NFPA 70, Table 690.7(A); IEC 62548-1',
+  recalled: true,
+  quantity: 'factor on U_oc, no unit',
+  key: 'minus the lower end of the row, °C; between rows the colder row',
+  columns: ['factor'],
   rows: [
     [-20, 1.02],
     [-15, 1.04],
