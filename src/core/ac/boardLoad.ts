@@ -2,10 +2,25 @@ import type { BreakerNeed, School } from '../conductor/school';
 import type { Answer } from '../kernel/answer';
 import { lacking } from '../kernel/answer';
 import { fixed } from '../kernel/quantity';
+import type { TripCurrent } from './fault/tripCurrent';
 import type { BoardSupply } from './fault/boardSupply';
 import type { VoltagePath } from './voltagePath/path';
 import type { Board } from '../site/parts';
 import type { Survey } from '../site/survey';
+
+/** Rise from a unit to the point of connection, per cent of nominal: along its run, and along the main cable, which carries everybody. */
+export interface RiseToGrid {
+  readonly tag: string;
+  readonly runPercent: number;
+  readonly mainPercent: number;
+}
+
+/** The breaker of one run, as its neighbours upstream see it. */
+export interface Branch {
+  readonly tag: string;
+  readonly breakerA: number | null;
+  readonly trip: Answer<TripCurrent>;
+}
 
 /** The site board with what feeds it. */
 export interface BoardLoad {
@@ -17,6 +32,10 @@ export interface BoardLoad {
   /** Breakers of all runs together, A. */
   readonly breakersA: Answer<number>;
   readonly supply: BoardSupply;
+  /** From the unit that stands highest to the point of connection. */
+  readonly riseToGrid: Answer<RiseToGrid>;
+  /** What trips the breaker of each run at once. */
+  readonly branches: readonly Branch[];
   /** From the grid to every unit, as the voltage sees it. */
   readonly path: Answer<VoltagePath>;
   /** Sheets of inverters that do not stand. */

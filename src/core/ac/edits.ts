@@ -3,7 +3,8 @@ import { partId } from '../kernel/schema';
 import { lineOf } from '../site/line';
 import type { AcDesign, AcRun } from './part';
 import { acRunSchema } from './part';
-import { reckonedRunM, supplyOf } from './results';
+import { planSegments } from './planSegments';
+import { reckonedRunM, runWay, supplyOf } from './results';
 import { suggestRun } from './suggestRun';
 
 /** The design with this run in the place of the inverter's run. */
@@ -23,6 +24,19 @@ function withSuggestedRun(d: AcDesign, inverterId: string): AcDesign {
   return withRun(d, s.run);
 }
 
+/** The design with a run whose pieces are the trays of its way. Throws RangeError where the plan has none. */
+function withPlanSegments(d: AcDesign, inverterId: string): AcDesign {
+  const on = lineOf(d).unit(inverterId);
+  const run = d.runs.find((r) => r.inverterId === inverterId);
+  if (!on || !run) throw new RangeError(`inverterId must name an inverter with a run (got ${inverterId})`);
+  const way = runWay(d.plan, on.unit, d.board);
+  if (!way?.trays.length)
+    throw new RangeError(
+      `The plan has no tray from ${on.unit.tag} to ${d.board.label}: place both, and draw a tray for AC runs`,
+    );
+  return withRun(d, { ...run, segments: planSegments(d.plan, way, run.segments) });
+}
+
 const edit = editOn<AcDesign>();
 
 /** What may be changed on the AC side. */
@@ -38,5 +52,11 @@ export const acEdits = [
     { inverterId: partId },
     (d, { inverterId }) => `the size of the run of ${lineOf(d).tag(inverterId)}`,
     (d, { inverterId }) => withSuggestedRun(d, inverterId),
+  ),
+  edit(
+    'segments-of-plan',
+    { inverterId: partId },
+    (d, { inverterId }) => `the pieces of the way of ${lineOf(d).tag(inverterId)}`,
+    (d, { inverterId }) => withPlanSegments(d, inverterId),
   ),
 ] as const;

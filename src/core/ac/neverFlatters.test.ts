@@ -15,6 +15,7 @@ import {
   worseType,
 } from '../testing/worsened';
 import { ac } from '.';
+import { newSegment } from './planSegments';
 
 const SECTIONS = [16, 25, 50, 70, 95, 120, 150, 185, 240, 300];
 const EARTHS = [16, 35, 70, 95];
@@ -61,6 +62,35 @@ describe('the AC side', () =>
       worseRun('more circuits beside it', ['ac.ampacity', 'ac.nec-conditions', 'ac.nec-protection'], (r, x) =>
         only('otherCircuits', r.otherCircuits === null ? null : r.otherCircuits + 1 + Math.floor(4 * x())),
       ),
+      worseRun('a hotter piece of the way', ['ac.ampacity', 'ac.nec-conditions', 'ac.nec-protection'], (r, x) => {
+        const [piece] = r.segments;
+        const hotter = piece && only('ambientC', raised(piece.ambientC, 30, x));
+        return piece && hotter ? { segments: [{ ...piece, ...hotter }] } : null;
+      }),
+      worseRun('a piece of the way more', ['ac.ampacity', 'ac.nec-conditions', 'ac.nec-protection'], (r, x) => ({
+        segments: [...r.segments, { ...newSegment('roof', 5), ...r, name: 'roof', ambientC: Math.round(80 * x()) }],
+      })),
+      worseRun('more third harmonic', ['ac.ampacity'], (r, x) =>
+        only('thirdHarmonicPercent', raised(r.thirdHarmonicPercent, 40, x)),
+      ),
+      worseBoard('a main that trips earlier', ['ac.discrimination'], (b, x) =>
+        only('mainMagneticA', shrunk(b.mainMagneticA, 0.2, x)),
+      ),
+      worseBoard('a main that waits less', ['ac.discrimination'], (b) => (b.mainDelayS ? { mainDelayS: 0 } : null)),
+      worseBoard('a longer way to the grid', ['ac.rise-to-grid'], (b, x) =>
+        only('mainLengthM', grown(b.mainLengthM, 6, x)),
+      ),
+      worseSurvey('a worse electrode', ['ac.loop'], (s, x) =>
+        s.service === 'earthed wye, TT' ? only('electrodeOhm', grown(s.electrodeOhm, 5, x)) : null,
+      ),
+      worseType('a lower bay', ['ac.bend'], (t, x) => {
+        const lower = only('freeHeightMm', shrunk(t.bay.freeHeightMm, 0.3, x));
+        return lower && { bay: { ...t.bay, ...lower } };
+      }),
+      worseType('shorter studs', ['ac.stud-length'], (t, x) => {
+        const shorter = only('studLengthMm', shrunk(t.bay.studLengthMm, 0.3, x));
+        return shorter && { bay: { ...t.bay, ...shorter } };
+      }),
       worseRun('drier soil', ['ac.ampacity'], (r, x) => only('soilKmPerW', shrunk(raised(r.soilKmPerW, 0.5, x), 1, x))),
       worseRun('deeper', ['ac.ampacity'], (r, x) => only('depthM', raised(r.depthM, 1, x))),
       worseRun('a larger breaker on the cable', ['ac.ampacity', 'ac.breaker-largest', 'ac.nec-protection'], (r, x) =>
@@ -178,7 +208,7 @@ describe('the AC side', () =>
     spoken: [
       { path: /^runs\.\d+\.lengthM$/, because: 'what was measured outranks what is reckoned from the plan' },
       {
-        path: /torqueM(in|ax)Nm$/,
+        path: /(torque|print|lug)M(in|ax)Nm$/,
         because:
           'a sheet that prints one figure less prints another window: ±10 % about one, the thread’s own without any',
       },
@@ -193,6 +223,10 @@ describe('the AC side', () =>
       {
         path: /^survey\.upstreamXr$/,
         because: 'without it the network is taken as IEC 60909 has it, and the voltage said to rest on that',
+      },
+      {
+        path: /thirdHarmonicPercent$/,
+        because: 'without it the output is taken as symmetric, as the trade does, and the working says so',
       },
       { path: /letThroughA2s$/, because: 'the maker’s figure outranks current and time' },
       { path: /^runs\.\d+\.residualFitted$/, because: 'without its own word the site’s counts' },

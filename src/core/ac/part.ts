@@ -12,8 +12,32 @@ import {
 import type { PartOf, Shape } from '../kernel/discipline';
 import type { Flaw } from '../kernel/integrity';
 import { dangling, repeated } from '../kernel/integrity';
-import { partId, quantity } from '../kernel/schema';
+import { partId, partName, quantity } from '../kernel/schema';
 import type { Base } from '../site/base';
+
+/** How the cable lies: along the whole way, or along a piece of it. */
+const LAID = {
+  method: z.enum(METHODS).nullable().meta({ description: 'Installation method' }),
+  arrangement: z
+    .enum([...ARRANGEMENTS_IN_AIR, ...SPACINGS_IN_GROUND])
+    .nullable()
+    .meta({ description: 'How the circuits of the group lie' }),
+  otherCircuits: quantity(0, 99, 'circuits', 'Other circuits in the same group').int().nullable(),
+  ambientC: quantity(-25, 80, '°C', 'Ambient of air or ground').nullable(),
+  sunOnCable: z.boolean().nullable().meta({ description: 'Sun on the cable' }),
+  soilKmPerW: quantity(0.5, 3, 'K·m/W', 'Thermal resistivity of the soil').nullable(),
+  depthM: quantity(0.3, 5, 'm', 'Depth of burial').nullable(),
+  ductDiameterMm: quantity(20, 500, 'mm', 'Outer diameter of the duct').nullable(),
+  roofGapMm: quantity(0, 5000, 'mm', 'Gap between raceway and roof').nullable().default(null),
+};
+
+/** A piece of the way along which the cable lies otherwise than along the rest. */
+export const segmentSchema = z.object({
+  name: partName.meta({ description: 'Piece of the way' }),
+  lengthM: quantity(0.1, 5000, 'm', 'Length of the piece').nullable(),
+  ...LAID,
+});
+export type Segment = z.infer<typeof segmentSchema>;
 
 /** The AC run from one inverter's studs to the site board. */
 export const acRunSchema = z.object({
@@ -21,20 +45,10 @@ export const acRunSchema = z.object({
   metal: z.enum(['Cu', 'Al']).nullable().meta({ description: 'Metal of the lines' }),
   insulation: z.enum(INSULATIONS).nullable(),
   cores: z.enum(CORES).nullable(),
-  method: z.enum(METHODS).nullable().meta({ description: 'Installation method' }),
-  arrangement: z
-    .enum([...ARRANGEMENTS_IN_AIR, ...SPACINGS_IN_GROUND])
-    .nullable()
-    .meta({ description: 'How the circuits of the group lie' }),
-  otherCircuits: quantity(0, 99, 'circuits', 'Other circuits in the same group').int().nullable(),
+  ...LAID,
   sectionMm2: quantity(4, 630, 'mm²', 'Line conductor section').nullable(),
   parallel: quantity(1, 8, 'sets', 'Cables in parallel').int().nullable(),
   lengthM: quantity(0.5, 5000, 'm', 'One-way length').nullable(),
-  ambientC: quantity(-25, 80, '°C', 'Ambient of air or ground').nullable(),
-  sunOnCable: z.boolean().nullable().meta({ description: 'Sun on the cable' }),
-  soilKmPerW: quantity(0.5, 3, 'K·m/W', 'Thermal resistivity of the soil').nullable(),
-  depthM: quantity(0.3, 5, 'm', 'Depth of burial').nullable(),
-  ductDiameterMm: quantity(20, 500, 'mm', 'Outer diameter of the duct').nullable(),
   breakerA: quantity(1, 4000, 'A', 'Breaker at the board').nullable(),
   breakerKind: z.enum(BREAKER_KINDS).nullable().meta({ description: 'Kind of breaker' }),
   breakerUeV: quantity(100, 1500, 'V', 'Rated voltage of the breaker').nullable().default(null),
@@ -57,7 +71,6 @@ export const acRunSchema = z.object({
   raceway: z.enum(RACEWAYS).nullable().default(null).meta({ description: 'Raceway' }),
   racewaySize: z.enum(RACEWAY_SIZES).nullable().default(null).meta({ description: 'Trade size of the raceway, in' }),
   racewayPerSet: z.boolean().nullable().default(null).meta({ description: 'A raceway for every set' }),
-  roofGapMm: quantity(0, 5000, 'mm', 'Gap between raceway and roof').nullable().default(null),
   insulationC: z
     .union([z.literal(60), z.literal(75), z.literal(90)])
     .nullable()
@@ -72,6 +85,17 @@ export const acRunSchema = z.object({
   cableDiameterMm: quantity(5, 150, 'mm', 'Measured cable diameter').nullable(),
   palmWidthMm: quantity(5, 100, 'mm', 'Measured lug palm width').nullable(),
   palmThicknessMm: quantity(1, 40, 'mm', 'Measured lug palm thickness').nullable(),
+  printMinNm: quantity(0.5, 200, 'N·m', 'Torque printed beside the stud, or its lower end').nullable().default(null),
+  printMaxNm: quantity(0.5, 200, 'N·m', 'Upper end of that print').nullable().default(null),
+  lugMinNm: quantity(0.5, 200, 'N·m', 'Torque on the lug or its sheet, or its lower end').nullable().default(null),
+  lugMaxNm: quantity(0.5, 200, 'N·m', 'Upper end of that').nullable().default(null),
+  torqueBy: z
+    .enum(['data sheet', 'print beside the stud'])
+    .nullable()
+    .default(null)
+    .meta({ description: 'Where sheet and print differ, the electrician takes' }),
+  thirdHarmonicPercent: quantity(0, 100, '%', 'Third harmonic in the line current').nullable().default(null),
+  segments: z.array(segmentSchema).max(8).default([]).meta({ description: 'Pieces of the way that lie otherwise' }),
 });
 export type AcRun = z.infer<typeof acRunSchema>;
 
@@ -121,6 +145,13 @@ export function blankRun(inverterId: string): AcRun {
     cableDiameterMm: null,
     palmWidthMm: null,
     palmThicknessMm: null,
+    printMinNm: null,
+    printMaxNm: null,
+    lugMinNm: null,
+    lugMaxNm: null,
+    torqueBy: null,
+    thirdHarmonicPercent: null,
+    segments: [],
   };
 }
 
@@ -129,8 +160,20 @@ export const acShape = { runs: z.array(acRunSchema).max(200).default([]) } as co
 /** What the AC side works on: the base and its own part. */
 export type AcDesign = Base & PartOf<typeof acShape>;
 
-/** Two runs of one inverter, runs of no inverter. */
+/** Two runs of one inverter, runs of no inverter, two pieces of a way with one name. */
 export function acFlaws({ runs: items, inverters }: AcDesign): Flaw[] {
   const at = { items, list: 'runs', field: 'inverterId', key: (r: AcRun) => r.inverterId };
-  return [...repeated({ ...at, what: 'A run of inverter' }), ...dangling({ ...at, what: 'inverter' }, inverters)];
+  return [
+    ...repeated({ ...at, what: 'A run of inverter' }),
+    ...dangling({ ...at, what: 'inverter' }, inverters),
+    ...items.flatMap(({ segments }, i) =>
+      repeated({
+        items: segments,
+        list: `runs.${i}.segments`,
+        field: 'name',
+        key: (s) => s.name,
+        what: 'A piece called',
+      }),
+    ),
+  ];
 }

@@ -14,9 +14,12 @@ import type { Plan } from '../site/plan';
 import type { Survey } from '../site/survey';
 import type { Way } from '../site/way';
 import { waysOf } from '../site/way';
-import type { BoardLoad, GridLoad } from './boardLoad';
+import { leastAmpacity } from './alongTheWay';
+import type { BoardLoad, GridLoad, RiseToGrid } from './boardLoad';
 import type { BoardSupply } from './fault/boardSupply';
 import { boardSupply } from './fault/boardSupply';
+import { mainCable } from './fault/mainCable';
+import { tripCurrent } from './fault/tripCurrent';
 import type { DesignCurrent } from './designCurrent';
 import { designCurrent } from './designCurrent';
 import type { AcDesign, AcRun } from './part';
@@ -127,7 +130,7 @@ export function runResult(
     school,
     designCurrent: current,
     breaker: school.breakerNeed(current.currentA, run),
-    ampacity: school.ampacity(run),
+    ampacity: leastAmpacity(run, school),
     impedance,
     rise: riseOf(impedance, current.currentA, survey.lineV),
     terminalV: terminalOf(impedance, survey, type.maxApparentVa),
@@ -136,7 +139,7 @@ export function runResult(
     externalEarthNeededMm2: school.externalEarthMm2(run, current.currentA),
     lug: lugOf(run, type.bay.studM, school),
     diameter: school.cableDiameter(run),
-    torque: torqueTarget(type.bay) ?? null,
+    torque: torqueTarget(type.bay, run) ?? null,
     supply,
     wanting: inverterSheetWanted(type),
   };
@@ -161,6 +164,32 @@ function invertersA(design: AcDesign): Answer<number> {
 function breakersOf(runs: readonly RunResult[]): Answer<number> {
   const all = runs.map((r) => r.run.breakerA);
   return all.some((a) => a === null) ? lacking('breaker') : known(all.reduce<number>((sum, a) => sum + (a ?? 0), 0));
+}
+
+/** Rise to the point of connection of the unit that has most of it; linear, every current at its most, at unity power factor. */
+function riseToGrid(
+  survey: Survey,
+  board: Board,
+  school: School,
+  sumA: Answer<number>,
+  runs: readonly RunResult[],
+): Answer<RiseToGrid> {
+  const main = mainCable(board, survey, school, null).line;
+  const rises = runs.flatMap(({ inverter: { tag }, rise }) =>
+    rise.value ? [{ tag, runPercent: rise.value.percent }] : [],
+  );
+  const missing = [
+    ...main.missing,
+    ...sumA.missing,
+    ...runs.flatMap((r) => r.rise.missing),
+    ...(survey.lineV === null ? ['nominal line voltage'] : []),
+  ];
+  const [first, ...others] = rises;
+  if (missing.length || !first || main.value === null || sumA.value === null || survey.lineV === null)
+    return lacking(...new Set(missing.length ? missing : ['inverters']));
+  const mainPercent = (100 * voltageRiseV(main.value, sumA.value)) / survey.lineV;
+  const worst = others.reduce((a, b) => (b.runPercent > a.runPercent ? b : a), first);
+  return known({ ...worst, mainPercent });
 }
 
 /** What feeds the board of a design. */
@@ -201,6 +230,10 @@ export function acResults(design: AcDesign, memo: Memo): AcResults {
       sumA,
       breakersA: breakersOf(runs),
       supply,
+      riseToGrid: memo.keep('rise-to-grid', [survey, board, sumA.value, ...runs], () =>
+        riseToGrid(survey, board, school, sumA, runs),
+      ),
+      branches: runs.map(({ run, inverter: { tag } }) => ({ tag, breakerA: run.breakerA, trip: tripCurrent(run) })),
       path: memo.keep('voltage-path', [survey, board, ...runs], () => voltagePath(survey, board, school, runs)),
       wanting,
     },

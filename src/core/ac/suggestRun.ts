@@ -6,6 +6,7 @@ import { given } from '../kernel/answer';
 import type { BoardSupply } from './fault/boardSupply';
 import type { SiteInverter } from '../site/parts';
 import type { Survey } from '../site/survey';
+import { leastAmpacity } from './alongTheWay';
 import { runChecks } from './assess';
 import type { AcRun } from './part';
 import { runResult } from './results';
@@ -95,7 +96,7 @@ export function suggestRun(
   const { school, breaker, lengthM, designCurrent } = runResult(run, inverter, type, survey, reckonedM, supply);
   const kind = wanted(run, lengthM, survey);
   const sections = kind.value ? school.sections(kind.value) : [];
-  const route = school.ampacity({ ...run, parallel: run.parallel ?? 1, sectionMm2: sections[0] ?? 0 });
+  const route = leastAmpacity({ ...run, parallel: run.parallel ?? 1, sectionMm2: sections[0] ?? 0 }, school);
   const missing = [...new Set([...breaker.missing, ...kind.missing, ...route.missing])];
   if (missing.length || breaker.value === null) return { missing };
   const { neededA } = breaker.value;

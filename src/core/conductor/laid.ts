@@ -67,6 +67,8 @@ export interface LaidCable extends AskedKind, InRaceway {
   readonly depthM: number | null;
   readonly ductDiameterMm: number | null;
   readonly cableDiameterMm: number | null;
+  /** Third harmonic in the line current, per cent of it; null: symmetric output, the neutral carries next to nothing (common practice). */
+  readonly thirdHarmonicPercent: number | null;
 }
 
 /** A line conductor with the PE that runs beside it, behind a breaker. */

@@ -20,6 +20,8 @@ export type SchoolName = (typeof SCHOOL_NAMES)[number];
 export interface Ampacity {
   readonly izA: number;
   readonly source: string;
+  /** Piece of the way that rules; absent or null where the way is one. */
+  readonly where?: string | null;
   readonly working: readonly string[];
 }
 

@@ -19,6 +19,9 @@ const acBaySchema = z.object({
   glandClampMinMm: quantity(3, 120, 'mm', 'Smallest cable the gland clamps').nullable(),
   glandClampMaxMm: quantity(3, 120, 'mm', 'Largest cable the gland clamps').nullable(),
   glandSealSplitMm: quantity(3, 120, 'mm', 'Inner seal comes out from this cable diameter up').nullable(),
+  studLengthMm: quantity(5, 120, 'mm', 'Free length of the AC studs').nullable().default(null),
+  freeHeightMm: quantity(30, 1500, 'mm', 'From the gland plate up to the AC studs').nullable().default(null),
+  entryOffsetMm: quantity(0, 1000, 'mm', 'Gland to the farthest stud, sideways').nullable().default(null),
   torqueMinNm: quantity(0.5, 200, 'N·m', 'AC stud torque, lower end').nullable(),
   torqueMaxNm: quantity(0.5, 200, 'N·m', 'AC stud torque, upper end').nullable(),
 });

@@ -79,6 +79,8 @@ export const boardSchema = z.object({
   sourcesFarEnd: z.boolean().nullable().default(null).meta({ description: 'Inverters at the end opposite the main' }),
   loadBreakersA: quantity(0, 20_000, 'A', 'Sum of all load breakers on the busbar').nullable().default(null),
   mainPeMm2: quantity(4, 630, 'mm²', 'PE or PEN of each main cable').nullable().default(null),
+  mainMagneticA: quantity(10, 100_000, 'A', 'Magnetic setting of the main breaker').nullable().default(null),
+  mainDelayS: quantity(0, 5, 's', 'Short-time delay of the main breaker, 0 if none').nullable().default(null),
 });
 export type Board = z.infer<typeof boardSchema>;
 export const BLANK_BOARD: Board = {
@@ -98,6 +100,8 @@ export const BLANK_BOARD: Board = {
   sourcesFarEnd: null,
   loadBreakersA: null,
   mainPeMm2: null,
+  mainMagneticA: null,
+  mainDelayS: null,
 };
 
 /** An input of a tracker of an inverter. */

@@ -190,15 +190,11 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
         clearancesKept: true,
       };
     case 'torque': {
-      const target = on && torqueTarget(on.type.bay);
+      const run = design.runs.find((r) => r.inverterId === subject.id);
+      const target = on && torqueTarget(on.type.bay, run);
       const nm = target ? target.setNm : 25;
       return {
-        joints: on
-          ? jointsOf(
-              on.type.wiring,
-              design.runs.find((r) => r.inverterId === subject.id),
-            ).map(({ at }) => ({ at, appliedNm: nm }))
-          : [],
+        joints: on ? jointsOf(on.type.wiring, run).map(({ at }) => ({ at, appliedNm: nm })) : [],
         boardTargetNm: nm,
         mode: 'click',
         witnessMarks: true,

@@ -11,6 +11,15 @@ const at = (stage: string, field?: string): EnteredAt => (field === undefined ? 
 /** The first that fits counts. */
 const FIELDS: readonly (readonly [name: RegExp, at: EnteredAt])[] = [
   [
+    /^(height from gland plate|free length of the AC studs|gland to the farthest stud|diameter of one core)/,
+    at('shelf'),
+  ],
+  [/^barrel and palm from the lug sheet/, at('ac', 'palmWidthMm')],
+  [/^resistance of the earth electrode/, at('survey', 'electrodeOhm')],
+  [/^magnetic setting of the main/, at('ac', 'mainMagneticA')],
+  [/^short-time delay of the main/, at('ac', 'mainDelayS')],
+  [/ on “.+”$/, at('ac', 'segments')],
+  [
     /from the sheet$|of the inverter$|above 2000 m$|^largest breaker|^stud spacing|^glands|gland$|AC studs$|^whether the inverter/,
     at('shelf'),
   ],

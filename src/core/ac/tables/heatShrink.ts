@@ -1,5 +1,9 @@
 /** Heat-shrink sleeves, mm: shrink ratio, inner diameter as supplied and after recovery (common sizes of the trade, common practice). */
-export const HEAT_SHRINK: readonly { readonly ratio: string; readonly suppliedMm: number; readonly recoveredMm: number }[] = [
+export const HEAT_SHRINK: readonly {
+  readonly ratio: string;
+  readonly suppliedMm: number;
+  readonly recoveredMm: number;
+}[] = [
   { ratio: '2:1', suppliedMm: 12.7, recoveredMm: 6.4 },
   { ratio: '2:1', suppliedMm: 19.1, recoveredMm: 9.5 },
   { ratio: '2:1', suppliedMm: 25.4, recoveredMm: 12.7 },

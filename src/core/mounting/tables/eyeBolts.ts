@@ -1,8 +1,11 @@
 import { publishedTable } from '../../kernel/publishedTable';
 
 export const EYE_BOLTS = publishedTable({
-  source: 'DIN 580', recalled: true,
-  quantity: 'kg a bolt', key: 'thread M', columns: ['axial', 'to 45°'],
+  source: 'DIN 580',
+  recalled: true,
+  quantity: 'kg a bolt',
+  key: 'thread M',
+  columns: ['axial', 'to 45°'],
   rows: [
     [8, 140, 95],
     [10, 230, 170],

@@ -24,14 +24,11 @@ const values = z.object({
   witnessMarks: z.boolean().meta({ description: 'Witness marks on every joint' }),
 });
 
+const runAt = (design: SiteDesign, unitId: string) => design.runs.find((r) => r.inverterId === unitId);
+
 const jointsAt = (design: SiteDesign, unitId: string): readonly TorqueJoint[] => {
   const on = lineOf(design).unit(unitId);
-  return on
-    ? jointsOf(
-        on.type.wiring,
-        design.runs.find((r) => r.inverterId === unitId),
-      )
-    : [];
+  return on ? jointsOf(on.type.wiring, runAt(design, unitId)) : [];
 };
 
 /** Every power joint of a unit's run, both ends, each against its own target and inside the range of the tool. */
@@ -48,7 +45,7 @@ export const TORQUE = kind({
     const on = lineOf(design).unit(subject.id);
     if (!on) return notThere(['I-TORQ']);
     const where = onUnit(on, 'lug', 'power joints');
-    const studs = torqueTarget(on.type.bay);
+    const studs = torqueTarget(on.type.bay, runAt(design, subject.id));
     const board = {
       ...printedTarget(v.boardTargetNm),
       origin: 'data sheet' as const,
@@ -102,7 +99,7 @@ export const TORQUE = kind({
   },
   question: (v, { design, subject, instrument }) => {
     const on = lineOf(design).unit(subject.id);
-    const studs = on && torqueTarget(on.type.bay);
+    const studs = on && torqueTarget(on.type.bay, runAt(design, subject.id));
     const end = new Map(jointsAt(design, subject.id).map((j) => [j.at, j.end]));
     const joints = v.joints.flatMap(({ at, appliedNm: nm }) => {
       const targetNm = end.get(at) === 'unit' ? studs?.setNm : v.boardTargetNm;

@@ -18,7 +18,12 @@ export interface Happening {
 
 /** What can happen to proofs. Opening a power joint opens the cover and touches the AC side too. Common practice. */
 export const HAPPENINGS = [
-  { what: 'joint opened', scope: 'inverter', danger: true, staleOn: ['joint opened', 'AC side touched', 'cover opened'] },
+  {
+    what: 'joint opened',
+    scope: 'inverter',
+    danger: true,
+    staleOn: ['joint opened', 'AC side touched', 'cover opened'],
+  },
   { what: 'AC cable damaged', scope: 'inverter', danger: true, staleOn: ['AC cable touched', 'AC side touched'] },
   { what: 'earth fault on the DC side', scope: 'inverter', danger: true, staleOn: [], withdraws: ['D-IR'] },
   { what: 'earth opened', scope: 'inverter', danger: true, staleOn: ['earth opened'] },
@@ -30,7 +35,13 @@ export const HAPPENINGS = [
   { what: 'earth bar opened', scope: 'site', danger: true, staleOn: ['earth bar opened'] },
   { what: 'storm', scope: 'site', danger: true, staleOn: ['storm'] },
   { what: 'site unsafe', scope: 'site', danger: true, staleOn: [], withdraws: ['S-SAFE'] },
-  { what: 'unit replaced', scope: 'inverter', danger: false, staleOn: ['unit replaced', 'unit moved or replaced'], allThatRests: true },
+  {
+    what: 'unit replaced',
+    scope: 'inverter',
+    danger: false,
+    staleOn: ['unit replaced', 'unit moved or replaced'],
+    allThatRests: true,
+  },
   { what: 'unit moved', scope: 'inverter', danger: false, staleOn: ['unit moved or replaced'] },
   { what: 'AC cable touched', scope: 'inverter', danger: false, staleOn: ['AC cable touched'] },
   { what: 'AC side touched', scope: 'inverter', danger: false, staleOn: ['AC side touched'] },
@@ -45,7 +56,6 @@ export const HAPPENINGS = [
   { what: 'new crew member', scope: 'site', danger: false, staleOn: ['new crew member'] },
   { what: 'drawing revised', scope: 'site', danger: false, staleOn: ['drawing revision'] },
 ] as const satisfies readonly Happening[];
-
 
 /** How long a proof lasts, calendar months: where the gate table says so. */
 export const LASTS_MONTHS: Readonly<Record<string, number>> = { 'D-IR': 60, 'I-THERM': 12, 'S-ESTOP': 12 };

@@ -26,6 +26,8 @@
             'busbarIcwKa',
             'mainBreakerA',
             'mainAmbientC',
+            'mainMagneticA',
+            'mainDelayS',
             ...(nec ? ['mainFullRated', 'sourcesFarEnd', 'loadBreakersA'] : []),
           ],
         },

@@ -23,6 +23,7 @@ export function runGroups(school: SchoolName): Group[] {
         'otherCircuits',
         'ambientC',
         'sunOnCable',
+        'segments',
       ],
     },
     {
@@ -51,6 +52,7 @@ export function runGroups(school: SchoolName): Group[] {
         'insulation',
         ...(nec ? (['insulationC', 'terminals75'] as const) : []),
         'cores',
+        ...(nec ? [] : (['thirdHarmonicPercent'] as const)),
         'sectionMm2',
         'parallel',
         'peMm2',
@@ -60,7 +62,19 @@ export function runGroups(school: SchoolName): Group[] {
         'externalEarthMetal',
       ],
     },
-    { title: 'Measured on the parts in hand', paths: ['cableDiameterMm', 'palmWidthMm', 'palmThicknessMm'] },
+    {
+      title: 'Measured or printed on the parts in hand',
+      paths: [
+        'cableDiameterMm',
+        'palmWidthMm',
+        'palmThicknessMm',
+        'printMinNm',
+        'printMaxNm',
+        'lugMinNm',
+        'lugMaxNm',
+        'torqueBy',
+      ],
+    },
   ];
 }
 

@@ -30,6 +30,7 @@
         'lineV',
         'frequencyHz',
         'service',
+        'electrodeOhm',
         'transformerKva',
         'transformerImpedancePercent',
         'transformerLossKw',

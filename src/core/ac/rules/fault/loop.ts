@@ -1,32 +1,47 @@
 import { published } from '../../../kernel/check';
 import type { Answer } from '../../../kernel/answer';
 import { known, lacking } from '../../../kernel/answer';
-import { atLeast } from '../../../kernel/judgement';
+import { atLeast, found } from '../../../kernel/judgement';
 import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
 import { VOLTAGE_FACTOR, inSeries, magnitudeOhm } from '../../fault/network';
 import { tripCurrent } from '../../fault/tripCurrent';
 import type { RunResult } from '../../results';
+import { CONDUCTORS } from '../../wiring';
 
-/** Supplies whose PE goes back to an earthed star: a fault to earth is a short circuit. */
-const TO_THE_STAR: ReadonlySet<string> = new Set([
-  'earthed wye with neutral (TN-S, TN-C-S)',
-  'earthed wye, neutral not brought out',
-]);
+/** What a fault to earth meets, by the earthing of the supply (IEC 60364-4-41, 411.4 to 411.6; recalled). */
+const EARTHING: Readonly<Partial<Record<string, 'TN' | 'TT' | 'IT'>>> = {
+  'earthed wye with neutral (TN-S, TN-C-S)': 'TN',
+  'earthed wye, neutral not brought out': 'TN',
+  'earthed wye, TT': 'TT',
+  'IT wye, shared': 'IT',
+  'IT wye, dedicated transformer': 'IT',
+  'delta ungrounded, shared': 'IT',
+  'delta ungrounded, dedicated transformer': 'IT',
+};
 
-interface Loop {
-  readonly zsOhm: number;
-  readonly faultA: number;
+/** Touch voltage that may stand for good, V (IEC 60364-4-41, 411.5.3; recalled). */
+const TOUCH_V = 50;
+
+/** A current, A, with how it comes about. */
+interface Current {
+  readonly currentA: number;
+  readonly words: readonly string[];
 }
+/** The same of what clears a fault; null where nothing is there that could. */
+type Cleared = Omit<Current, 'currentA'> & { readonly currentA: number | null };
 
-/** Way of a fault at the unit: source, main, line and PE of the run, hot, and its current: 0.95·U_0/Z_s. */
-function loopOf({ run, lengthM, survey, school, impedance, supply }: RunResult): Answer<Loop> {
-  const { lineV, service, frequencyHz } = survey;
-  if (service !== null && !TO_THE_STAR.has(service))
-    return lacking(`the loop of a supply “${service}” (not judged by the program yet)`);
+const earthingOf = ({ survey: { service } }: RunResult): Answer<'TN' | 'TT' | 'IT'> => {
+  if (service === null) return lacking('supply and its earthing');
+  const kind = EARTHING[service];
+  return kind ? known(kind) : lacking(`the loop of a supply “${service}” (not judged by the program yet)`);
+};
+
+/** Impedance of the way of a fault at the unit, Ω: source, main, line and PE of the run, hot. */
+function loopOhm({ run, lengthM, survey, school, impedance, supply }: RunResult): Answer<number> {
   const { peMm2, peMetal, peInCable, insulation, parallel } = run;
+  const { frequencyHz } = survey;
   const missing = [
-    ...(service === null ? ['supply and its earthing'] : []),
     ...supply.loop.missing,
     ...impedance.missing,
     ...(peMm2 === null ? ['PE section'] : []),
@@ -41,7 +56,6 @@ function loopOf({ run, lengthM, survey, school, impedance, supply }: RunResult):
     peMetal === null ||
     insulation === null ||
     lengthM === null ||
-    lineV === null ||
     frequencyHz === null
   )
     return lacking(...new Set(missing));
@@ -50,28 +64,80 @@ function loopOf({ run, lengthM, survey, school, impedance, supply }: RunResult):
   // Each cable of several brings its own PE; one beside them is one.
   const pes = peInCable ? (parallel ?? 1) : 1;
   const pe = { ohm: (perM.value.ohmPerM * lengthM) / pes, reactanceOhm: (perM.value.reactanceOhmPerM * lengthM) / pes };
-  const zsOhm = magnitudeOhm(inSeries(supply.loop.value, impedance.value, pe));
-  return known({ zsOhm, faultA: (VOLTAGE_FACTOR.least * lineV) / Math.sqrt(3) / zsOhm });
+  return known(magnitudeOhm(inSeries(supply.loop.value, impedance.value, pe)));
 }
 
-/** Least current of a fault to earth at the unit, A, against what trips the breaker of the run at once. */
+/** Current that flows in the fault that has to be cleared, at its least. */
+function faultOf(r: RunResult): Answer<Current> {
+  const kind = earthingOf(r);
+  // Without the kind of supply everything a loop may want is asked for as well.
+  if (kind.value === null) return lacking(...kind.missing, ...(r.survey.service === null ? loopOhm(r).missing : []));
+  const { lineV, electrodeOhm } = r.survey;
+  if (kind.value === 'TT')
+    return electrodeOhm === null
+      ? lacking('resistance of the earth electrode')
+      : known({
+          currentA: TOUCH_V / electrodeOhm,
+          words: [`TT: ${TOUCH_V} V over ${electrodeOhm} Ω of electrode = ${fixed(TOUCH_V / electrodeOhm, 3)} A`],
+        });
+  const loop = loopOhm(r);
+  const missing = [...loop.missing, ...(lineV === null ? ['nominal line voltage'] : [])];
+  if (loop.value === null || lineV === null) return lacking(...missing);
+  const zs = `Z_s = ${loop.value.toFixed(4)} Ω, hot, there and back`;
+  const cold = 'measured cold, Z_s is to be two thirds of U_0/I_a at most';
+  const u0 = (VOLTAGE_FACTOR.least * lineV) / Math.sqrt(3);
+  if (kind.value === 'TN') {
+    const currentA = u0 / loop.value;
+    return known({ currentA, words: [`${zs}: 0.95 · U_0/Z_s = ${fixed(currentA, 0)} A`, cold] });
+  }
+  // The second fault lies between two lines; where the neutral is led to the units it may lie on that.
+  const neutral = CONDUCTORS[r.type.wiring] > 4;
+  const currentA = (u0 * (neutral ? 1 : Math.sqrt(3))) / (2 * loop.value);
+  return known({
+    currentA,
+    words: [
+      `${zs}; second fault of an IT system: 0.95 · ${neutral ? 'U_0' : '√3 · U_0'}/(2 · Z_s) = ${fixed(currentA, 0)} A`,
+    ],
+  });
+}
+
+/** Current that surely clears it: the breaker's trip, or the residual-current device of a TT system. */
+function clearedBy(r: RunResult): Answer<Cleared> {
+  if (EARTHING[r.survey.service ?? ''] === 'TT') {
+    const fitted = r.run.residualFitted ?? r.survey.rcdFitted;
+    if (fitted === null) return lacking('whether residual-current devices are fitted');
+    if (!fitted)
+      return known({ currentA: null, words: ['no residual-current device: no breaker trips over an electrode'] });
+    const { residualMa } = r.run;
+    return residualMa === null
+      ? lacking('rating of the residual-current device')
+      : known({ currentA: residualMa / 1000, words: [`cleared by the residual-current device at ${residualMa} mA`] });
+  }
+  const trip = tripCurrent(r.run);
+  return trip.value === null
+    ? trip
+    : known({
+        currentA: trip.value.currentA,
+        words: [`trips at once at ${trip.value.words} = ${fixed(trip.value.currentA, 0)} A`],
+      });
+}
+
+/** Least current of a fault to earth at the unit, A, against what clears it at once: in TN the loop, in TT the electrode, in IT the second fault. */
 export const LOOP = rule<RunResult>()({
   id: 'ac.loop',
   title: 'A fault to earth is cleared in time',
   unit: 'A',
   basis: published('IEC 60364-4-41, 411'),
   needs: {
-    loop: { as: 'impedance of the fault loop', answer: loopOf },
-    trip: { as: 'trip of the breaker', answer: (r) => tripCurrent(r.run) },
+    fault: { as: 'impedance of the fault loop', answer: faultOf },
+    trip: { as: 'trip of the breaker', answer: clearedBy },
   },
-  judge: ({ loop: { zsOhm, faultA }, trip }) =>
-    atLeast({
-      value: faultA,
-      limit: trip.currentA,
-      working: () => [
-        `Z_s = ${zsOhm.toFixed(4)} Ω, hot, there and back: 0.95 · U_0/Z_s = ${fixed(faultA, 0)} A`,
-        `trips at once at ${trip.words} = ${fixed(trip.currentA, 0)} A`,
-        'measured cold, Z_s is to be two thirds of U_0/I_a at most',
-      ],
-    }),
+  judge: ({ fault, trip }) =>
+    trip.currentA === null
+      ? found('stop', () => [...fault.words, ...trip.words])
+      : atLeast({
+          value: fault.currentA,
+          limit: trip.currentA,
+          working: () => [fault.words[0] ?? '', ...trip.words, ...fault.words.slice(1)],
+        }),
 });

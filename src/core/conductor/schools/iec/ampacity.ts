@@ -5,6 +5,7 @@ import { fixed } from '../../../kernel/quantity';
 import type { CableKind, LaidCable, Method } from '../../laid';
 import { ARRANGEMENTS_IN_AIR, SPACINGS_IN_GROUND } from '../../laid';
 import type { Ampacity } from '../../school';
+import { fourLoadedFactor } from './fourLoaded';
 import { AMBIENT_IN_AIR, AMBIENT_IN_GROUND } from './tables/ambient';
 import {
   PVC_AL_IN_AIR,
@@ -174,13 +175,15 @@ export function ampacity(i: LaidCable): Answer<Ampacity> {
     ...(cs === undefined ? [`a soil factor for ${i.soilKmPerW} K·m/W`] : []),
   ];
   if (base.value === undefined || ct === undefined || cg === undefined || cs === undefined) return lacking(...absent);
-  const izA = parallel * base.value * ct * cg * cs * cd;
+  const neutral = i.thirdHarmonicPercent === null ? null : fourLoadedFactor(i.thirdHarmonicPercent);
+  const izA = parallel * base.value * ct * cg * cs * cd * (neutral?.factor ?? 1);
   return known({
     izA,
     source: base.source,
     working: [
       'I_z = n · I_0 · C_t · C_g · C_s · C_d',
-      `= ${parallel} × ${base.value} A × ${ct} (${thetaC} °C) × ${cg} (${circuits} circuits) × ${cs} × ${fixed(cd, 4)} = ${fixed(izA, 1)} A`,
+      `= ${parallel} × ${base.value} A × ${ct} (${thetaC} °C) × ${cg} (${circuits} circuits) × ${cs} × ${fixed(cd, 4)}${neutral ? ` × ${fixed(neutral.factor, 3)}` : ''} = ${fixed(izA, 1)} A`,
+      neutral?.words ?? 'three loaded conductors: symmetric output, next to nothing in the neutral (common practice)',
     ],
   });
 }

@@ -1,8 +1,11 @@
 import { publishedTable } from '../../../../kernel/publishedTable';
 
 export const AMBIENT_IN_AIR = publishedTable({
-  source: 'IEC 60364-5-52:2009, Table B.52.14', recalled: true,
-  quantity: 'C_t, no unit', key: 'ambient, °C; between rows the hotter row', columns: ['PVC', 'XLPE'],
+  source: 'IEC 60364-5-52:2009, Table B.52.14',
+  recalled: true,
+  quantity: 'C_t, no unit',
+  key: 'ambient, °C; between rows the hotter row',
+  columns: ['PVC', 'XLPE'],
   rows: [
     [10, 1.22, 1.15],
     [15, 1.17, 1.12],
@@ -23,8 +26,11 @@ export const AMBIENT_IN_AIR = publishedTable({
 });
 
 export const AMBIENT_IN_GROUND = publishedTable({
-  source: 'IEC 60364-5-52:2009, Table B.52.15', recalled: true,
-  quantity: 'C_t, no unit', key: 'ambient, °C; between rows the hotter row', columns: ['PVC', 'XLPE'],
+  source: 'IEC 60364-5-52:2009, Table B.52.15',
+  recalled: true,
+  quantity: 'C_t, no unit',
+  key: 'ambient, °C; between rows the hotter row',
+  columns: ['PVC', 'XLPE'],
   rows: [
     [10, 1.1, 1.07],
     [15, 1.05, 1.04],

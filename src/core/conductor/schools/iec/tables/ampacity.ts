@@ -3,8 +3,11 @@ import { publishedTable } from '../../../../kernel/publishedTable';
 /** Current-carrying capacity of three loaded conductors, A: air 30 °C, ground 20 °C, soil 2.5 K·m/W. */
 
 export const PVC_CU_IN_WALL_OR_GROUND = publishedTable({
-  source: 'IEC 60364-5-52:2009, Table B.52.4', recalled: true,
-  quantity: 'I_0, A', key: 'section, mm²', columns: ['A1', 'A2', 'B1', 'B2', 'C', 'D1', 'D2'],
+  source: 'IEC 60364-5-52:2009, Table B.52.4',
+  recalled: true,
+  quantity: 'I_0, A',
+  key: 'section, mm²',
+  columns: ['A1', 'A2', 'B1', 'B2', 'C', 'D1', 'D2'],
   rows: [
     [4, 24, 23, 28, 27, 32, 30, 33],
     [6, 31, 29, 36, 34, 41, 38, 41],
@@ -24,8 +27,11 @@ export const PVC_CU_IN_WALL_OR_GROUND = publishedTable({
 });
 
 export const PVC_CU_IN_AIR = publishedTable({
-  source: 'IEC 60364-5-52:2009, Table B.52.10', recalled: true,
-  quantity: 'I_0, A', key: 'section, mm²', columns: ['E', 'F trefoil', 'F flat', 'G horizontal', 'G vertical'],
+  source: 'IEC 60364-5-52:2009, Table B.52.10',
+  recalled: true,
+  quantity: 'I_0, A',
+  key: 'section, mm²',
+  columns: ['E', 'F trefoil', 'F flat', 'G horizontal', 'G vertical'],
   rows: [
     [4, 34, null, null, null, null],
     [6, 43, null, null, null, null],
@@ -48,8 +54,11 @@ export const PVC_CU_IN_AIR = publishedTable({
 });
 
 export const PVC_AL_IN_WALL_OR_GROUND = publishedTable({
-  source: 'IEC 60364-5-52:2009, Table B.52.4', recalled: true,
-  quantity: 'I_0, A', key: 'section, mm²', columns: ['A1', 'A2', 'B1', 'B2', 'C', 'D1', 'D2'],
+  source: 'IEC 60364-5-52:2009, Table B.52.4',
+  recalled: true,
+  quantity: 'I_0, A',
+  key: 'section, mm²',
+  columns: ['A1', 'A2', 'B1', 'B2', 'C', 'D1', 'D2'],
   rows: [
     [4, 18.5, 17.5, 22, 21, 25, 24, null],
     [6, 24, 23, 28, 27, 32, 30, null],
@@ -69,8 +78,11 @@ export const PVC_AL_IN_WALL_OR_GROUND = publishedTable({
 });
 
 export const PVC_AL_IN_AIR = publishedTable({
-  source: 'IEC 60364-5-52:2009, Table B.52.11', recalled: true,
-  quantity: 'I_0, A', key: 'section, mm²', columns: ['E', 'F trefoil', 'F flat', 'G horizontal', 'G vertical'],
+  source: 'IEC 60364-5-52:2009, Table B.52.11',
+  recalled: true,
+  quantity: 'I_0, A',
+  key: 'section, mm²',
+  columns: ['E', 'F trefoil', 'F flat', 'G horizontal', 'G vertical'],
   rows: [
     [4, 26, null, null, null, null],
     [6, 33, null, null, null, null],
@@ -93,8 +105,11 @@ export const PVC_AL_IN_AIR = publishedTable({
 });
 
 export const XLPE_CU_IN_WALL_OR_GROUND = publishedTable({
-  source: 'IEC 60364-5-52:2009, Table B.52.5', recalled: true,
-  quantity: 'I_0, A', key: 'section, mm²', columns: ['A1', 'A2', 'B1', 'B2', 'C', 'D1', 'D2'],
+  source: 'IEC 60364-5-52:2009, Table B.52.5',
+  recalled: true,
+  quantity: 'I_0, A',
+  key: 'section, mm²',
+  columns: ['A1', 'A2', 'B1', 'B2', 'C', 'D1', 'D2'],
   rows: [
     [4, 31, 30, 37, 35, 40, 36, 39],
     [6, 40, 38, 48, 44, 52, 44, 49],
@@ -114,8 +129,11 @@ export const XLPE_CU_IN_WALL_OR_GROUND = publishedTable({
 });
 
 export const XLPE_CU_IN_AIR = publishedTable({
-  source: 'IEC 60364-5-52:2009, Table B.52.12', recalled: true,
-  quantity: 'I_0, A', key: 'section, mm²', columns: ['E', 'F trefoil', 'F flat', 'G horizontal', 'G vertical'],
+  source: 'IEC 60364-5-52:2009, Table B.52.12',
+  recalled: true,
+  quantity: 'I_0, A',
+  key: 'section, mm²',
+  columns: ['E', 'F trefoil', 'F flat', 'G horizontal', 'G vertical'],
   rows: [
     [4, 42, null, null, null, null],
     [6, 54, null, null, null, null],
@@ -138,8 +156,11 @@ export const XLPE_CU_IN_AIR = publishedTable({
 });
 
 export const XLPE_AL_IN_WALL_OR_GROUND = publishedTable({
-  source: 'IEC 60364-5-52:2009, Table B.52.5', recalled: true,
-  quantity: 'I_0, A', key: 'section, mm²', columns: ['A1', 'A2', 'B1', 'B2', 'C', 'D1', 'D2'],
+  source: 'IEC 60364-5-52:2009, Table B.52.5',
+  recalled: true,
+  quantity: 'I_0, A',
+  key: 'section, mm²',
+  columns: ['A1', 'A2', 'B1', 'B2', 'C', 'D1', 'D2'],
   rows: [
     [4, 25, 24, 29, 28, 32, 28, null],
     [6, 32, 31, 38, 35, 41, 35, null],
@@ -159,8 +180,11 @@ export const XLPE_AL_IN_WALL_OR_GROUND = publishedTable({
 });
 
 export const XLPE_AL_IN_AIR = publishedTable({
-  source: 'IEC 60364-5-52:2009, Table B.52.13', recalled: true,
-  quantity: 'I_0, A', key: 'section, mm²', columns: ['E', 'F trefoil', 'F flat', 'G horizontal', 'G vertical'],
+  source: 'IEC 60364-5-52:2009, Table B.52.13',
+  recalled: true,
+  quantity: 'I_0, A',
+  key: 'section, mm²',
+  columns: ['E', 'F trefoil', 'F flat', 'G horizontal', 'G vertical'],
   rows: [
     [4, 32, null, null, null, null],
     [6, 42, null, null, null, null],

@@ -2,8 +2,11 @@ import { publishedTable } from '../../../../kernel/publishedTable';
 
 /** A real cable lies 3 % below to 10 % above these: enter the real diameter before drilling. */
 export const CABLE_DIAMETER = publishedTable({
-  source: 'built up from IEC 60502-1 thicknesses (Table 6 and Annex A)', recalled: true,
-  quantity: 'overall diameter, mm', key: 'section, mm²', columns: ['core', '1-core', '3-core', '4-core', '5-core'],
+  source: 'built up from IEC 60502-1 thicknesses (Table 6 and Annex A)',
+  recalled: true,
+  quantity: 'overall diameter, mm',
+  key: 'section, mm²',
+  columns: ['core', '1-core', '3-core', '4-core', '5-core'],
   rows: [
     [4, 3.8, 6.6, 13.7, 14.7, 15.7],
     [6, 4.3, 7.1, 14.8, 16, 17.2],

@@ -2,9 +2,17 @@ import { publishedTable } from '../../../../kernel/publishedTable';
 
 /** Circuits laid together in air. Past 9 circuits the single-layer rows stay at their last value; bunched ends at 20. */
 export const GROUPING_IN_AIR = publishedTable({
-  source: 'IEC 60364-5-52:2009, Table B.52.17', recalled: true,
-  quantity: 'C_g, no unit', key: 'circuits; between rows the next larger row',
-  columns: ['bunched', 'single layer, wall or unperforated tray', 'single layer under ceiling', 'single layer, perforated tray', 'single layer, ladder or cleats'],
+  source: 'IEC 60364-5-52:2009, Table B.52.17',
+  recalled: true,
+  quantity: 'C_g, no unit',
+  key: 'circuits; between rows the next larger row',
+  columns: [
+    'bunched',
+    'single layer, wall or unperforated tray',
+    'single layer under ceiling',
+    'single layer, perforated tray',
+    'single layer, ladder or cleats',
+  ],
   rows: [
     [1, 1, 1, 0.95, 1, 1],
     [2, 0.8, 0.85, 0.81, 0.88, 0.87],
@@ -22,8 +30,10 @@ export const GROUPING_IN_AIR = publishedTable({
 });
 
 export const GROUPING_DIRECT_IN_GROUND = publishedTable({
-  source: 'IEC 60364-5-52:2009, Table B.52.18', recalled: true,
-  quantity: 'C_g, no unit', key: 'circuits; between rows the next larger row',
+  source: 'IEC 60364-5-52:2009, Table B.52.18',
+  recalled: true,
+  quantity: 'C_g, no unit',
+  key: 'circuits; between rows the next larger row',
   columns: ['touching', 'one diameter', '0.125 m', '0.25 m', '0.5 m'],
   rows: [
     [1, 1, 1, 1, 1, 1],
@@ -36,8 +46,10 @@ export const GROUPING_DIRECT_IN_GROUND = publishedTable({
 });
 
 export const GROUPING_MULTICORE_IN_DUCTS = publishedTable({
-  source: 'IEC 60364-5-52:2009, Table B.52.19', recalled: true,
-  quantity: 'C_g, no unit', key: 'circuits; between rows the next larger row',
+  source: 'IEC 60364-5-52:2009, Table B.52.19',
+  recalled: true,
+  quantity: 'C_g, no unit',
+  key: 'circuits; between rows the next larger row',
   columns: ['touching', '0.25 m', '0.5 m', '1.0 m'],
   rows: [
     [1, 1, 1, 1, 1],
@@ -50,8 +62,10 @@ export const GROUPING_MULTICORE_IN_DUCTS = publishedTable({
 });
 
 export const GROUPING_SINGLES_IN_DUCTS = publishedTable({
-  source: 'IEC 60364-5-52:2009, Table B.52.19', recalled: true,
-  quantity: 'C_g, no unit', key: 'circuits; between rows the next larger row',
+  source: 'IEC 60364-5-52:2009, Table B.52.19',
+  recalled: true,
+  quantity: 'C_g, no unit',
+  key: 'circuits; between rows the next larger row',
   columns: ['touching', '0.25 m', '0.5 m', '1.0 m'],
   rows: [
     [1, 1, 1, 1, 1],

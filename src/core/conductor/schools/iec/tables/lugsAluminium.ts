@@ -2,8 +2,11 @@ import { publishedTable } from '../../../../kernel/publishedTable';
 
 /** Palm width and thickness of bimetal lugs are not standardised: they come from the lug sheet. */
 export const LUGS_ALUMINIUM = publishedTable({
-  source: 'DIN 46329 compression lugs', recalled: true,
-  quantity: 'mm and die code', key: 'section, mm²', columns: ['die code', 'barrel inner'],
+  source: 'DIN 46329 compression lugs',
+  recalled: true,
+  quantity: 'mm and die code',
+  key: 'section, mm²',
+  columns: ['die code', 'barrel inner'],
   rows: [
     [16, 12, 5.8],
     [25, 12, 6.8],

@@ -1,8 +1,23 @@
 import { publishedTable } from '../../../../kernel/publishedTable';
 
 export const LUGS_COPPER = publishedTable({
-  source: 'DIN 46235 compression lugs; palm thickness as twice the wall and crimp counts are common practice', recalled: true,
-  quantity: 'mm, die code and counts', key: 'section, mm²', columns: ['die code', 'barrel inner', 'barrel outer', 'barrel depth', 'palm M8', 'palm M10', 'palm M12', 'palm M16', 'palm thickness bound', 'crimps 5 mm die', 'crimps wide die'],
+  source: 'DIN 46235 compression lugs; palm thickness as twice the wall and crimp counts are common practice',
+  recalled: true,
+  quantity: 'mm, die code and counts',
+  key: 'section, mm²',
+  columns: [
+    'die code',
+    'barrel inner',
+    'barrel outer',
+    'barrel depth',
+    'palm M8',
+    'palm M10',
+    'palm M12',
+    'palm M16',
+    'palm thickness bound',
+    'crimps 5 mm die',
+    'crimps wide die',
+  ],
   rows: [
     [16, 8, 5.5, 8.5, 20, 13, 17, null, null, 3, 2, 1],
     [25, 10, 7, 10, 20, 16, 17, 19, null, 3, 2, 1],

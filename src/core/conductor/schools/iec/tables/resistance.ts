@@ -1,8 +1,11 @@
 import { publishedTable } from '../../../../kernel/publishedTable';
 
 export const RESISTANCE_20C = publishedTable({
-  source: 'IEC 60228:2004, Table 2, stranded class 2', recalled: true,
-  quantity: 'R20, Ω/km', key: 'section, mm²', columns: ['Cu', 'Al'],
+  source: 'IEC 60228:2004, Table 2, stranded class 2',
+  recalled: true,
+  quantity: 'R20, Ω/km',
+  key: 'section, mm²',
+  columns: ['Cu', 'Al'],
   rows: [
     [4, 4.61, null],
     [6, 3.08, null],

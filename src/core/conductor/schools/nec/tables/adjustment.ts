@@ -1,8 +1,11 @@
 import { publishedTable } from '../../../../kernel/publishedTable';
 
 export const AMBIENT_310_15 = publishedTable({
-  source: 'NFPA 70, Table 310.15(B)(1)', recalled: true,
-  quantity: 'C_t, no unit', key: 'ambient, °C; between rows the hotter row', columns: ['60', '75', '90'],
+  source: 'NFPA 70, Table 310.15(B)(1)',
+  recalled: true,
+  quantity: 'C_t, no unit',
+  key: 'ambient, °C; between rows the hotter row',
+  columns: ['60', '75', '90'],
   rows: [
     [10, 1.29, 1.2, 1.15],
     [15, 1.22, 1.15, 1.12],
@@ -24,8 +27,11 @@ export const AMBIENT_310_15 = publishedTable({
 });
 
 export const BUNDLED_310_15 = publishedTable({
-  source: 'NFPA 70, Table 310.15(C)(1)', recalled: true,
-  quantity: 'C_a, no unit', key: 'current-carrying conductors in one raceway; the last row holds beyond', columns: ['share'],
+  source: 'NFPA 70, Table 310.15(C)(1)',
+  recalled: true,
+  quantity: 'C_a, no unit',
+  key: 'current-carrying conductors in one raceway; the last row holds beyond',
+  columns: ['share'],
   rows: [
     [3, 1],
     [6, 0.8],

@@ -1,8 +1,10 @@
 import { publishedTable } from '../../../../kernel/publishedTable';
 
 export const AMPACITY_310_16 = publishedTable({
-  source: 'NFPA 70, Table 310.16', recalled: true,
-  quantity: 'current of three conductors in raceway or earth at 30 °C, A', key: 'area, mm²',
+  source: 'NFPA 70, Table 310.16',
+  recalled: true,
+  quantity: 'current of three conductors in raceway or earth at 30 °C, A',
+  key: 'area, mm²',
   columns: ['kcmil', 'Cu60', 'Cu75', 'Cu90', 'Al60', 'Al75', 'Al90'],
   rows: [
     [2.08, 4.107, 15, 20, 25, null, null, null],

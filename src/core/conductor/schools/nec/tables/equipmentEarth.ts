@@ -1,8 +1,10 @@
 import { publishedTable } from '../../../../kernel/publishedTable';
 
 export const EARTH_250_122 = publishedTable({
-  source: 'NFPA 70, Table 250.122', recalled: true,
-  quantity: 'least equipment grounding conductor, area in mm²', key: 'breaker, A; between rows the larger',
+  source: 'NFPA 70, Table 250.122',
+  recalled: true,
+  quantity: 'least equipment grounding conductor, area in mm²',
+  key: 'breaker, A; between rows the larger',
   columns: ['Cu', 'Al'],
   rows: [
     [15, 2.08, 3.31],

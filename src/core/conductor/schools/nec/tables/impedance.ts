@@ -1,8 +1,10 @@
 import { publishedTable } from '../../../../kernel/publishedTable';
 
 export const IMPEDANCE_TABLE_9 = publishedTable({
-  source: 'NFPA 70, chapter 9, Table 9: 75 °C, 60 Hz', recalled: true,
-  quantity: 'resistance and reactance to neutral, Ω/kft', key: 'area, mm²',
+  source: 'NFPA 70, chapter 9, Table 9: 75 °C, 60 Hz',
+  recalled: true,
+  quantity: 'resistance and reactance to neutral, Ω/kft',
+  key: 'area, mm²',
   columns: ['X PVC or Al', 'X steel', 'Cu PVC', 'Cu Al', 'Cu steel', 'Al PVC', 'Al Al', 'Al steel'],
   rows: [
     [2.08, 0.058, 0.073, 3.1, 3.1, 3.1, null, null, null],

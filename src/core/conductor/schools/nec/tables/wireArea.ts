@@ -1,8 +1,11 @@
 import { publishedTable } from '../../../../kernel/publishedTable';
 
 export const WIRE_AREA = publishedTable({
-  source: 'NFPA 70, chapter 9, Table 5', recalled: true,
-  quantity: 'area of one insulated wire, in²', key: 'area of the conductor, mm²', columns: ['THWN-2', 'XHHW-2'],
+  source: 'NFPA 70, chapter 9, Table 5',
+  recalled: true,
+  quantity: 'area of one insulated wire, in²',
+  key: 'area of the conductor, mm²',
+  columns: ['THWN-2', 'XHHW-2'],
   rows: [
     [2.08, 0.0097, null],
     [3.31, 0.0133, null],

@@ -1,0 +1,47 @@
+import { edges } from '../../../testing/edges';
+import { boardLoad, loadedBoard } from '../../../testing/boards';
+import { DISCRIMINATION } from './discrimination';
+
+/** 1250 kVA, 6 %, 13 kW, behind 30 m of 2 × 240 mm² copper: what the grid can feed into the board, A. */
+const FAULT = loadedBoard(3).supply.gridA.value ?? 0;
+type Over = NonNullable<Parameters<typeof loadedBoard>[1]>['board'];
+const main = (board: Over) => loadedBoard(3, { board: { mainMagneticA: 8000, mainDelayS: 0, ...board } });
+
+edges(DISCRIMINATION, () => ({
+  holds: [
+    main({ mainDelayS: 0.1 }),
+    main({ mainDelayS: 0.4, mainBreakerA: 400 }),
+    main({ mainMagneticA: FAULT / 0.8 + 1 }),
+  ],
+  tight: [
+    main({ mainDelayS: 0.09 }),
+    main({}),
+    main({ mainMagneticA: FAULT / 0.8 - 1 }),
+    // 399 A over 200 A is less than two to one.
+    main({ mainDelayS: 0.4, mainBreakerA: 399 }),
+  ],
+  without: {
+    'breakers of the runs': loadedBoard(3, { run: { magneticA: null }, board: { mainMagneticA: 8000, mainDelayS: 0 } }),
+    'main breaker': main({ mainBreakerA: null }),
+    'magnetic setting of the main breaker': main({ mainMagneticA: null }),
+    'short-time delay of the main breaker': main({ mainDelayS: null }),
+    'short-circuit current at the board': loadedBoard(3, {
+      survey: { transformerKva: null },
+      board: { mainMagneticA: 8000, mainDelayS: 0 },
+    }),
+  },
+  numbers: [[main({}), { value: 6400, limit: FAULT, margin: null }]],
+  says: [
+    [main({ mainDelayS: 0.2 }), /^overload: main 800 A over 200 A of INV-01 = 4\.00, wanted 2$/, /waits 0\.2 s/],
+    [
+      main({}),
+      /^overload/,
+      /stays in to 0\.8 · 8000 A = 6400 A/,
+      /^from 6400 A up the main may go with the branch: partial$/,
+    ],
+    // Branches set to 2000 A may need 2400 A; a main at 0.8 · 2900 A is out before.
+    [main({ mainMagneticA: 2900 }), /^overload/, /2320 A/, /^a branch may need 2400 A/],
+    [main({ mainMagneticA: 3000 }), /^overload/, /2400 A/, /partial/],
+    [boardLoad(0, { mainBreakerA: 800, mainMagneticA: 8000, mainDelayS: 0 }), /^Missing: inverters/],
+  ],
+}));
