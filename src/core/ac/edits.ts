@@ -1,6 +1,8 @@
+import { z } from 'zod';
 import { editOn } from '../kernel/discipline';
 import { partId } from '../kernel/schema';
 import { lineOf } from '../site/line';
+import { MOST_INVERTERS } from '../site/parts';
 import type { AcDesign, AcRun } from './part';
 import { acRunSchema } from './part';
 import { planSegments } from './planSegments';
@@ -11,6 +13,14 @@ import { suggestRun } from './suggestRun';
 export function withRun<D extends AcDesign>(d: D, run: AcRun): D {
   const known = d.runs.some((r) => r.inverterId === run.inverterId);
   return { ...d, runs: known ? d.runs.map((r) => (r.inverterId === run.inverterId ? run : r)) : [...d.runs, run] };
+}
+
+/** The same with several runs, each in the place of its inverter's. */
+function withRuns<D extends AcDesign>(d: D, runs: readonly AcRun[]): D {
+  const changed = new Map(runs.map((r) => [r.inverterId, r]));
+  const kept = d.runs.map((r) => changed.get(r.inverterId) ?? r);
+  const own = new Set(d.runs.map((r) => r.inverterId));
+  return { ...d, runs: [...kept, ...runs.filter((r) => !own.has(r.inverterId))] };
 }
 
 /** The design with a run of the smallest breaker and sections that hold. Throws RangeError, naming what is missing or what no size meets. */
@@ -46,6 +56,13 @@ export const acEdits = [
     { run: acRunSchema },
     (d, { run }) => `the run of ${lineOf(d).tag(run.inverterId)}`,
     (d, { run }) => withRun(d, run),
+  ),
+  edit(
+    'runs',
+    { runs: z.array(acRunSchema).min(1).max(MOST_INVERTERS) },
+    (d, { runs: [first, ...others] }) =>
+      others.length ? `${others.length + 1} runs` : `the run of ${lineOf(d).tag(first?.inverterId ?? '')}`,
+    (d, { runs }) => withRuns(d, runs),
   ),
   edit(
     'suggest-run',

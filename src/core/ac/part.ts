@@ -14,6 +14,7 @@ import type { Flaw } from '../kernel/integrity';
 import { dangling, repeated } from '../kernel/integrity';
 import { partId, partName, quantity } from '../kernel/schema';
 import type { Base } from '../site/base';
+import { MOST_INVERTERS } from '../site/parts';
 
 /** How the cable lies: along the whole way, or along a piece of it. */
 const LAID = {
@@ -99,6 +100,12 @@ export const acRunSchema = z.object({
 });
 export type AcRun = z.infer<typeof acRunSchema>;
 
+/** The run with lines of another section. Parts that were measured for the one before say nothing about this one. */
+export const resized = (run: AcRun, sectionMm2: number | null): AcRun =>
+  run.sectionMm2 === sectionMm2
+    ? run
+    : { ...run, sectionMm2, cableDiameterMm: null, palmWidthMm: null, palmThicknessMm: null };
+
 /** A run of which nothing is known yet: no metal, no method, no count of cables. A form's first choice is nobody's knowledge. */
 export function blankRun(inverterId: string): AcRun {
   return {
@@ -155,7 +162,7 @@ export function blankRun(inverterId: string): AcRun {
   };
 }
 
-export const acShape = { runs: z.array(acRunSchema).max(200).default([]) } as const satisfies Shape;
+export const acShape = { runs: z.array(acRunSchema).max(MOST_INVERTERS).default([]) } as const satisfies Shape;
 
 /** What the AC side works on: the base and its own part. */
 export type AcDesign = Base & PartOf<typeof acShape>;

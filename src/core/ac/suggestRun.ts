@@ -9,6 +9,7 @@ import type { Survey } from '../site/survey';
 import { leastAmpacity } from './alongTheWay';
 import { runChecks } from './assess';
 import type { AcRun } from './part';
+import { resized } from './part';
 import { runResult } from './results';
 
 /** What sizing a run comes to: a run that holds on every rule sizing can decide; what it still wants; or the rules that no size meets. */
@@ -22,11 +23,9 @@ interface Candidate {
   readonly checks: readonly Check[];
 }
 
-/** The run with other cables. Parts that were measured for another section say nothing about this one. */
+/** The run with other cables. */
 export const relaid = (run: AcRun, sectionMm2: number, parallel: number): AcRun => ({
-  ...run,
-  ...(run.sectionMm2 === sectionMm2 ? {} : { cableDiameterMm: null, palmWidthMm: null, palmThicknessMm: null }),
-  sectionMm2,
+  ...resized(run, sectionMm2),
   parallel,
 });
 

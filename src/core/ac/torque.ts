@@ -27,7 +27,7 @@ export interface TorqueTarget extends TorqueWindow {
 
 /** What is written at the joint in hand: beside the stud, on the lug, and which of sheet and print the electrician takes. */
 export type TorqueAtJoint = Pick<AcRun, 'printMinNm' | 'printMaxNm' | 'lugMinNm' | 'lugMaxNm' | 'torqueBy'>;
-export const NOTHING_PRINTED: TorqueAtJoint = {
+const NOTHING_PRINTED: TorqueAtJoint = {
   printMinNm: null,
   printMaxNm: null,
   lugMinNm: null,

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { editOn } from '../kernel/discipline';
 import { replaced } from '../kernel/lists';
 import { partId } from '../kernel/schema';
+import { MOST_INVERTERS } from '../site/parts';
 import type { Hung, MountingDesign, Wall } from './part';
 import { hungSchema, wallSchema } from './part';
 import { withPositions } from './wallPosition';
@@ -50,7 +51,7 @@ export const mountingEdits = [
   ),
   edit(
     'hang',
-    { places: z.array(hungSchema).min(1).max(200) },
+    { places: z.array(hungSchema).min(1).max(MOST_INVERTERS) },
     (d, { places: [first, ...more] }) =>
       first && more.length === 0 ? `${tagOf(d, first.inverterId)} on ${labelOf(d, first.wallId)}` : 'units on walls',
     (d, { places }) => withHung(d, places),

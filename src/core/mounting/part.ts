@@ -4,6 +4,7 @@ import type { Flaw } from '../kernel/integrity';
 import { dangling, repeated } from '../kernel/integrity';
 import { enumOf, partId, partName, quantity } from '../kernel/schema';
 import type { Base } from '../site/base';
+import { MOST_INVERTERS } from '../site/parts';
 import { positionSchema } from '../site/position';
 import { BLANK_STAND, standSchema } from './fixing/frameStand';
 import { BLANK_LIFT, liftWaySchema } from './lift/liftWay';
@@ -101,7 +102,7 @@ export type Hung = z.infer<typeof hungSchema>;
 
 export const mountingShape = {
   walls: z.array(wallSchema).max(60).default([]),
-  hung: z.array(hungSchema).max(200).default([]),
+  hung: z.array(hungSchema).max(MOST_INVERTERS).default([]),
 } as const satisfies Shape;
 
 /** What mounting works on: the base and its own part. */

@@ -5,7 +5,7 @@ import type { AnyEdit, Discipline, PartOf, Shape } from '../kernel/discipline';
 import type { Flaw } from '../kernel/integrity';
 import { dangling, repeated } from '../kernel/integrity';
 import type { SiteInverter } from './parts';
-import { BLANK_BOARD, boardSchema, planeSchema, siteInverterSchema } from './parts';
+import { BLANK_BOARD, MOST_INVERTERS, boardSchema, planeSchema, siteInverterSchema } from './parts';
 import { BLANK_PLAN, planFlaws, planSchema } from './plan';
 import { blankSurvey, surveySchema } from './survey';
 
@@ -18,7 +18,7 @@ export const baseShape = {
   survey: surveySchema,
   equipment: z.object({ modules: z.array(moduleTypeSchema).max(100), inverters: z.array(inverterTypeSchema).max(100) }),
   planes: z.array(planeSchema).max(200),
-  inverters: z.array(siteInverterSchema).max(200),
+  inverters: z.array(siteInverterSchema).max(MOST_INVERTERS),
   board: boardSchema,
   plan: planSchema.default(BLANK_PLAN),
 } as const satisfies Shape;

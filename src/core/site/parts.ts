@@ -7,6 +7,9 @@ import { positionSchema } from './position';
 
 /** The parts of the base that every discipline shares: planes, inverters, the board, and what a string is. */
 
+/** Inverters of one site. */
+export const MOST_INVERTERS = 500;
+
 export const planeSchema = z.object({
   id: partId,
   label: partName.meta({ description: 'Name of the plane' }),

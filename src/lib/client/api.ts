@@ -33,6 +33,12 @@ export async function post<T>(path: string, body: unknown): Promise<T> {
   );
 }
 
+/** Sends a file as it is and returns what it says; a refusal or silence is thrown as ApiProblem. */
+export async function upload<T>(path: string, file: Blob): Promise<T> {
+  const headers = { 'content-type': 'application/octet-stream' };
+  return answered<T>(() => fetch(path, { method: 'POST', headers, body: file }));
+}
+
 async function answered<T>(ask: () => Promise<Response>): Promise<T> {
   let response: Response;
   try {

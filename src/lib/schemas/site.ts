@@ -2,6 +2,7 @@ import type { Operation } from 'fast-json-patch';
 import { z } from 'zod';
 import type { SiteDesign } from '$core/design';
 import { designEditSchema, siteDesignSchema } from '$core/design';
+import { acRunSchema } from '$core/ac/part';
 import { LINE_ELEMENTS, verdictSchema } from '$core/kernel/check';
 import { uuid } from '$core/kernel/schema';
 import { pvStringSchema } from '$core/site/parts';
@@ -120,4 +121,11 @@ export interface OpenedSite
 export const releaseRequest = z.object({ revision, by: z.string().trim().min(1, 'Say who releases it.').max(80) });
 export const releasedSchema = z.object({ letter: z.string() });
 
+export const runListSchema = z.object({
+  runs: z.array(acRunSchema).readonly(),
+  errors: z
+    .array(z.object({ row: z.number(), column: z.string(), text: z.string() }))
+    .readonly()
+    .meta({ description: 'Rows that are wrong and can not be taken' }),
+});
 export const stringListSchema = z.object({ strings: z.array(pvStringSchema).readonly() });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { partId, partName } from '../../kernel/schema';
+import { MOST_INVERTERS } from '../../site/parts';
 import { RATIO_LEAST_PERCENT, RATIO_MOST_PERCENT } from '../dcAcRatio';
 
 /** A year of energy as it is shown, sent and kept. */
@@ -43,7 +44,7 @@ const trackerYearSchema = z.object({
 
 export const yearResultSchema = z
   .object({
-    units: z.array(unitYearSchema).max(200),
+    units: z.array(unitYearSchema).max(MOST_INVERTERS),
     trackers: z.array(trackerYearSchema).max(5000),
     heatMapKw: z
       .array(z.array(z.number().min(0).max(1e6)).length(24))

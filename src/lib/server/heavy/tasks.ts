@@ -1,4 +1,5 @@
 import { setPriority } from 'node:os';
+import type { SiteDesign } from '$core/design';
 import { assessSite } from '$core/design/assess';
 import { handOverPack } from '../documents/handOverPack';
 import type { Paper } from '../documents/pdf';
@@ -17,7 +18,10 @@ import { exportProject, importProject, readProject } from '../services/projectFi
 import type { WallFileKind } from '../services/wallFiles';
 import { terminationFile } from '../services/terminationFile';
 import { liftFile, wallFile } from '../services/wallFiles';
-import { listAsCsv, listAsXlsx, readList, refusedList } from '../services/stringList';
+import { readRuns, runSheet } from '../services/runList';
+import type { Written } from '../services/sheetFile';
+import { refusedRows, sheetAsCsv, sheetAsXlsx } from '../services/sheetFile';
+import { readList, stringSheet } from '../services/stringList';
 
 /** Long work of the server, each call in a thread of its own that may be ended: nobody else waits for it. */
 
@@ -60,15 +64,28 @@ export const readStringList = ({ siteId, body }: { siteId: string; body: Uint8Ar
   outcome(async () => {
     const { design } = await loadDesign(context(), siteId);
     const { strings, errors } = await readList(design, body);
-    if (!strings) throw refusedList(errors);
+    if (!strings) throw refusedRows(errors);
     return JSON.stringify({ strings });
   });
 
-/** The string list as a file, with the name of its site. */
-export const writeStringList = ({ siteId, as }: { siteId: string; as: 'csv' | 'xlsx' }) =>
+export const readRunList = ({ siteId, body }: { siteId: string; body: Uint8Array }): Promise<Outcome<string>> =>
   outcome(async () => {
     const { design } = await loadDesign(context(), siteId);
-    return { site: design.survey.name, body: as === 'csv' ? listAsCsv(design) : await listAsXlsx(design) };
+    return JSON.stringify(await readRuns(design, body));
+  });
+
+/** Lists of a site that go out as tables. */
+const SHEETS: Readonly<Record<'strings' | 'runs', (design: SiteDesign) => Written>> = {
+  strings: stringSheet,
+  runs: runSheet,
+};
+
+/** A list as a file, with the name of its site. */
+export const writeSheet = ({ siteId, of, as }: { siteId: string; of: keyof typeof SHEETS; as: 'csv' | 'xlsx' }) =>
+  outcome(async () => {
+    const { design } = await loadDesign(context(), siteId);
+    const sheet = SHEETS[of](design);
+    return { site: design.survey.name, body: as === 'csv' ? sheetAsCsv(sheet) : await sheetAsXlsx(sheet) };
   });
 
 interface WallFile {

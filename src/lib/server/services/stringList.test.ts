@@ -1,7 +1,8 @@
 import { expect, it } from 'vitest';
 import type { SiteDesign } from '$core/design';
 import { twoUnits } from '$core/testing/handedOver';
-import { listAsCsv, listAsXlsx, readList } from './stringList';
+import { sheetAsCsv, sheetAsXlsx } from './sheetFile';
+import { readList, stringSheet } from './stringList';
 
 /** Names that a spreadsheet would run, one of them beside its own escape. */
 const named = (plane: string, tag: string): SiteDesign => ({
@@ -17,10 +18,10 @@ it.each([
   ['south', 'INV-01'],
 ])('a list of plane %s and unit %s leaves no formula behind, and comes back as it went', async (plane, tag) => {
   const design = named(plane, tag);
-  const csv = listAsCsv(design);
+  const csv = sheetAsCsv(stringSheet(design));
   const cells = csv.split('\r\n').flatMap((line) => line.split(','));
   expect(cells.filter((c) => /^"?[=+@-]/.test(c) && Number.isNaN(Number(c)))).toEqual([]);
-  for (const bytes of [new TextEncoder().encode(csv), await listAsXlsx(design)])
+  for (const bytes of [new TextEncoder().encode(csv), await sheetAsXlsx(stringSheet(design))])
     expect(await readList(design, bytes)).toMatchObject({
       errors: [],
       strings: design.strings.map(({ id, place }) => ({ id, place })),

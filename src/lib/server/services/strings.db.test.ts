@@ -12,7 +12,8 @@ import { Problem } from '../problem';
 import { localContext } from './context';
 import { changeDesign, createSite, loadDesign, undoChange } from './designs';
 import { newestYear, readWeather, writeWeather, writeYear } from './energy';
-import { listAsCsv, listAsXlsx, readList } from './stringList';
+import { sheetAsCsv, sheetAsXlsx } from './sheetFile';
+import { readList, stringSheet } from './stringList';
 
 const context = localContext();
 const bare = siteOf(2, [plane('south', 170, { edgeM: 30 }), plane('west', 96, { azimuthDeg: 270 })]);
@@ -120,8 +121,8 @@ describe('string lists as files', () => {
   const sorted = (strings: readonly { number: number }[] | null) =>
     [...(strings ?? [])].sort((x, y) => x.number - y.number);
   it('go out and come back as CSV and as XLSX', async () => {
-    const csv = await readList(design, new TextEncoder().encode(listAsCsv(design)));
-    const xlsx = await readList(design, await listAsXlsx(design));
+    const csv = await readList(design, new TextEncoder().encode(sheetAsCsv(stringSheet(design))));
+    const xlsx = await readList(design, await sheetAsXlsx(stringSheet(design)));
     expect(sorted(csv.strings)).toEqual(sorted(design.strings));
     expect(sorted(xlsx.strings)).toEqual(sorted(design.strings));
   });

@@ -31,6 +31,11 @@
       cableDiameterMm: _c,
       palmWidthMm: _w,
       palmThicknessMm: _t,
+      printMinNm: _p,
+      printMaxNm: _q,
+      lugMinNm: _m,
+      lugMaxNm: _n,
+      torqueBy: _b,
       ...shared
     } = result.run;
     for (const other of others) await site.apply({ kind: 'run', run: { ...other.run, ...shared } });
@@ -47,6 +52,13 @@
       onclick={() => site.apply({ kind: 'suggest-run', inverterId: result.inverter.id })}>Size this run</Button
     >
     <Button size="xs" color="alternative" disabled={unsaved} onclick={spread}>Same route and cable for all</Button>
+    <Button
+      size="xs"
+      color="alternative"
+      disabled={unsaved}
+      onclick={() => site.apply({ kind: 'segments-of-plan', inverterId: result.inverter.id })}
+      >Pieces of the way from the plan</Button
+    >
     {#if unsaved}<span role="status" class="text-sm text-dim"
         >Save the run first: sizing begins from what is saved.</span
       >{/if}

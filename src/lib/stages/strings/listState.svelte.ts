@@ -1,13 +1,7 @@
 import type { PvString } from '$core/site/parts';
 import type { ProblemDocument } from '$lib/schemas/problem';
+import { ApiProblem, upload } from '$lib/client/api';
 import type { SiteState } from '$lib/client/siteState.svelte';
-
-const SILENT: ProblemDocument = {
-  type: 'about:blank',
-  title: 'No answer',
-  status: 0,
-  detail: 'The server does not answer. Try again when it is back.',
-};
 
 /** A string list that comes in as a file: read by the server, looked at, taken over or left. */
 export class ListState {
@@ -25,16 +19,12 @@ export class ListState {
     this.problem = null;
     this.read = null;
     try {
-      const response = await fetch(`/api/v1/sites/${this.#site.siteId}/string-list`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/octet-stream' },
-        body: file,
-      });
-      const answer = (await response.json()) as { strings: PvString[] } & ProblemDocument;
-      if (response.ok) this.read = { name: file.name, strings: answer.strings };
-      else this.problem = answer;
-    } catch {
-      this.problem = SILENT;
+      const path = `/api/v1/sites/${this.#site.siteId}/string-list`;
+      const { strings } = await upload<{ strings: PvString[] }>(path, file);
+      this.read = { name: file.name, strings };
+    } catch (cause) {
+      if (!(cause instanceof ApiProblem)) throw cause;
+      this.problem = cause.problem;
     } finally {
       this.reading = false;
     }

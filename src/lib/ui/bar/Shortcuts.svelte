@@ -32,6 +32,16 @@
         ['L', 'locks a string where it hangs, or releases it'],
       ],
     ],
+    [
+      'Schedule of runs',
+      [
+        ['arrows, Shift', 'from cell to cell; with Shift the selection grows'],
+        ['Enter or a key', 'types in the cell; Ctrl Enter into every selected row'],
+        ['Ctrl D', 'the first selected row into those under it'],
+        ['Ctrl C, Ctrl V', 'to and from a spreadsheet'],
+        ['Delete', 'what is selected is not known'],
+      ],
+    ],
     ['Chain', [['arrows on ↑ and ↓', 'moves a device along the chain']]],
   ] as const;
 

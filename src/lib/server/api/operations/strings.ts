@@ -1,5 +1,5 @@
 import { keptSchema, newestYearSchema, weatherKeptSchema, weatherRequest, yearRequest } from '$lib/schemas/energy';
-import { stringListSchema } from '$lib/schemas/site';
+import { runListSchema, stringListSchema } from '$lib/schemas/site';
 import type { Operation } from '../operation';
 
 export const stringOperations: readonly Operation[] = [
@@ -29,5 +29,12 @@ export const stringOperations: readonly Operation[] = [
     summary: 'Read a string list, CSV or XLSX, against the design; writes nothing',
     file: 'The file as it is, at most 8 MiB',
     response: stringListSchema,
+  },
+  {
+    path: '/api/v1/sites/{id}/run-list',
+    method: 'post',
+    summary: 'Read a list of AC runs, CSV or XLSX, against the design; writes nothing',
+    file: 'The file as it is, at most 8 MiB',
+    response: runListSchema,
   },
 ];

@@ -6,7 +6,7 @@
   import BaySheet from '$lib/stages/ac/BaySheet.svelte';
   import BoardForm from '$lib/stages/ac/BoardForm.svelte';
   import RunForm from '$lib/stages/ac/RunForm.svelte';
-  import RunSchedule from '$lib/stages/ac/RunSchedule.svelte';
+  import RunSchedule from '$lib/stages/ac/schedule/RunSchedule.svelte';
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
   import Stage from '$lib/ui/Stage.svelte';
 

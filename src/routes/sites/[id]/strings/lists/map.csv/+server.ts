@@ -1,9 +1,3 @@
-import { download, fileName } from '$lib/server/download';
-import { inThread } from '$lib/server/heavy/pool';
-import type { RequestHandler } from './$types';
+import { sheetDownload } from '$lib/server/sheetDownload';
 
-export const GET: RequestHandler = ({ params, request }) =>
-  download(async () => {
-    const { site, body } = await inThread('writeStringList', { siteId: params.id, as: 'csv' }, request.signal);
-    return { name: `${fileName(site)}-strings.csv`, type: 'text/csv; charset=utf-8', body };
-  });
+export const GET = sheetDownload('strings', 'csv');

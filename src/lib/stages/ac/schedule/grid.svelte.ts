@@ -1,0 +1,163 @@
+import { createTable } from '@tanstack/svelte-table';
+import Papa from 'papaparse';
+import type { AcRun } from '$core/ac/part';
+import type { RunColumn, RunsTyped } from '$core/ac/schedule/runTable';
+import { RUN_COLUMNS, cellOf, columnWords, pasted, typedCell, withCell } from '$core/ac/schedule/runTable';
+import type { SiteState } from '$lib/client/siteState.svelte';
+import type { RunRow } from './columns';
+import { COLUMNS, FEATURES, MORE, typedIn } from './columns';
+
+/** A cell that is being typed in. */
+interface Editing {
+  readonly rowId: string;
+  readonly column: RunColumn;
+  text: string;
+  /** What is wrong with what was typed; it stays until it is right or left. */
+  wrong: string;
+}
+
+/** Rows that came in, waiting for a word: some of them wrong. */
+export interface Offer extends RunsTyped {
+  readonly from: string;
+}
+
+const ALL_HIDDEN = Object.fromEntries(MORE.map((c) => [c, false]));
+
+/** The schedule as a grid: what is sorted, found, selected and typed, and how it becomes one change of the design. */
+export class RunGrid {
+  readonly #site: SiteState;
+  readonly #rows: () => readonly RunRow[];
+  editing = $state<Editing | null>(null);
+  offer = $state.raw<Offer | null>(null);
+  all = $state(false);
+  readonly table;
+
+  constructor(site: SiteState, rows: () => readonly RunRow[]) {
+    this.#site = site;
+    this.#rows = rows;
+    this.table = createTable({
+      features: FEATURES,
+      columns: COLUMNS,
+      get data() {
+        return rows() as RunRow[];
+      },
+      getRowId: (row) => row.id,
+      globalFilterFn: 'includesString',
+      // Every change of the design makes new rows: what is selected stays.
+      autoResetCellSelection: false,
+      enableMultiCellRangeSelection: false,
+      initialState: { columnVisibility: ALL_HIDDEN },
+    });
+  }
+
+  showAll(all: boolean): void {
+    this.all = all;
+    this.table.setColumnVisibility(all ? {} : ALL_HIDDEN);
+  }
+
+  /** Runs on screen in their order, and the selected rectangle of cells that can be typed in. */
+  #selected(): { readonly runs: readonly AcRun[]; readonly columns: readonly RunColumn[] } {
+    const [bounds] = this.table.getCellSelectionBounds();
+    if (!bounds) return { runs: [], columns: [] };
+    const rows = this.table.getRowModel().rows.slice(bounds.minRowIndex, bounds.maxRowIndex + 1);
+    return {
+      runs: rows.map((row) => row.original.r.run),
+      columns: this.#columns()
+        .slice(bounds.minColumnIndex, bounds.maxColumnIndex + 1)
+        .flatMap((id) => typedIn(id) ?? []),
+    };
+  }
+
+  #columns(): readonly string[] {
+    return this.table.getVisibleLeafColumns().map((c) => c.id);
+  }
+
+  #take(runs: readonly AcRun[]): void {
+    const before = new Map(this.#rows().map((row) => [row.id, row.r.run]));
+    const changed = runs.filter((r) => JSON.stringify(r) !== JSON.stringify(before.get(r.inverterId)));
+    if (changed.length) void this.#site.apply({ kind: 'runs', runs: [...changed] });
+  }
+
+  /** Begins to type in the focused cell; with a text, in place of what stands there. */
+  edit(text?: string): void {
+    const cell = this.table.getFocusedCell();
+    const column = cell && typedIn(cell.column.id);
+    if (!cell || !column) return;
+    const value = cellOf(cell.row.original.r.run, column);
+    this.editing = { rowId: cell.row.id, column, text: text ?? String(value ?? ''), wrong: '' };
+  }
+
+  /** Takes what was typed: into the cell, or into the column of every selected row. False where it is wrong. */
+  commit(everywhere: boolean): boolean {
+    const { editing } = this;
+    if (!editing) return true;
+    const typed = typedCell(editing.column, editing.text);
+    if ('wrong' in typed) {
+      editing.wrong = `${columnWords(editing.column).name}: ${typed.wrong}`;
+      return false;
+    }
+    const own = this.#rows().filter((row) => row.id === editing.rowId);
+    const runs = everywhere ? this.#selected().runs : own.map((row) => row.r.run);
+    this.editing = null;
+    this.#take(runs.map((run) => withCell(run, editing.column, typed.value)));
+    return true;
+  }
+
+  cancel(): void {
+    this.editing = null;
+  }
+
+  /** The first selected row into those under it. */
+  fillDown(): void {
+    const { runs, columns } = this.#selected();
+    const [first, ...others] = runs;
+    if (!first) return;
+    this.#take(others.map((run) => columns.reduce((r, c) => withCell(r, c, first[RUN_COLUMNS[c]]), run)));
+  }
+
+  /** What is selected is not known any more. */
+  clear(): void {
+    const { runs, columns } = this.#selected();
+    this.#take(runs.map((run) => columns.reduce((r, c) => withCell(r, c, null), run)));
+  }
+
+  /** The selected cells as a spreadsheet takes them. */
+  copied(): string {
+    const { runs, columns } = this.#selected();
+    return Papa.unparse(
+      runs.map((run) => columns.map((c) => cellOf(run, c) ?? '')),
+      { delimiter: '\t', newline: '\n' },
+    );
+  }
+
+  /** Cells of a spreadsheet, from the top left of the selection on; one cell goes into all that is selected. Rows that are wrong are offered first. */
+  paste(text: string): void {
+    const cells = Papa.parse<string[]>(text.replace(/\r?\n$/, ''), { delimiter: '\t' }).data;
+    const { runs, columns } = this.#selected();
+    const [top] = runs;
+    const [left] = columns;
+    if (!top || !left || cells.length === 0) return;
+    const one = cells.length === 1 && cells[0]?.length === 1;
+    const rows = this.table.getRowModel().rows.map((row) => row.original.r.run);
+    const typed = one
+      ? pasted(
+          runs.map(() => columns.map(() => cells[0]?.[0] ?? '')),
+          runs,
+          columns,
+        )
+      : pasted(
+          cells,
+          rows.slice(rows.indexOf(top)),
+          this.#columns()
+            .slice(this.#columns().indexOf(left))
+            .flatMap((id) => typedIn(id) ?? []),
+        );
+    if (typed.errors.length) this.offer = { ...typed, from: 'the clipboard' };
+    else this.#take(typed.runs);
+  }
+
+  takeOffer(): void {
+    if (this.offer) this.#take(this.offer.runs);
+    this.offer = null;
+  }
+}

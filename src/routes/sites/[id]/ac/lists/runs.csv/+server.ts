@@ -1,0 +1,3 @@
+import { sheetDownload } from '$lib/server/sheetDownload';
+
+export const GET = sheetDownload('runs', 'csv');
