@@ -18,10 +18,11 @@ const SITES = 500;
 const SCRIPT_MOST_KB = 170;
 const TASK_MOST_MS = 50;
 
-const designs = await withModule('/bench/site.ts', async ({ bigSite, plannedSite }) => {
+const designs = await withModule('/bench/site.ts', async ({ bigSite, plannedSite, runSite }) => {
   const big = bigSite();
+  const runs = runSite();
   const planned = plannedSite();
-  return withModule('/bench/layouts.ts', ({ roofs60 }) => ({ big, planned, roofs: roofs60() }));
+  return withModule('/bench/layouts.ts', ({ roofs60 }) => ({ big, planned, runs, roofs: roofs60() }));
 });
 
 await ensureBuilt();
@@ -149,6 +150,34 @@ try {
     'itself',
     '1',
   );
+
+  // A length typed in a schedule of 500 runs: from the key that takes it to the painted frame.
+  await page.goto(`${base}/sites/${await imported(designs.runs)}/ac`);
+  await page.waitForLoadState('networkidle');
+  await page.locator('tr[aria-rowindex="5"] [role="gridcell"]').nth(5).click();
+  const typed = await page.evaluate(async (count) => {
+    const frame = () => new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+    const key = (name) =>
+      document.activeElement.dispatchEvent(
+        new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }),
+      );
+    const times = [];
+    for (let i = 0; i < count; i++) {
+      key('F2');
+      await frame();
+      const field = document.activeElement;
+      field.value = String(40 + i);
+      field.dispatchEvent(new Event('input', { bubbles: true }));
+      await frame();
+      const began = performance.now();
+      key('Enter');
+      await frame();
+      times.push(performance.now() - began);
+      await new Promise((done) => setTimeout(done, 600));
+    }
+    return times.sort((a, b) => a - b);
+  }, MOVES);
+  report('on the next painted frame', typed, 'type a length in a schedule of 500 runs');
 
   await page.goto(`${base}/sites/${await imported(designs.roofs)}/strings`);
   await page.waitForLoadState('networkidle');

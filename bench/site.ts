@@ -44,6 +44,13 @@ export function bigSite(): SiteDesign {
   };
 }
 
+/** 500 inverters with a run each, and no strings: a schedule of 500 rows. */
+export function runSite(): SiteDesign {
+  let d = siteOf(500, [plane('p', 17)]);
+  d = { ...d, runs: d.inverters.map((u) => runOf(u.id)) };
+  return d;
+}
+
 /** The same with trays: one along every plane, one across them all, one along the units. */
 export function plannedSite(): SiteDesign {
   const d = bigSite();

@@ -69,7 +69,7 @@ export const linksEdits = [
   ),
   edit(
     'chain-order',
-    { ids: z.array(partId).max(300) },
+    { ids: z.array(partId).max(600) },
     () => 'the order of the chain',
     (d, { ids }) => withChainOrder(d, ids),
   ),

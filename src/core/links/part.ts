@@ -33,7 +33,7 @@ export const chainSchema = z.object({
     .union(BIT_RATES.map((r) => z.literal(r)))
     .nullable()
     .meta({ unit: 'bit/s', description: 'Bit rate' }),
-  devices: z.array(chainDeviceSchema).max(300),
+  devices: z.array(chainDeviceSchema).max(600),
 });
 export type Chain = z.infer<typeof chainSchema>;
 

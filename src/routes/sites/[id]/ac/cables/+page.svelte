@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { runResults } from '$core/ac/results';
+  import { acOf } from '$lib/stages/ac/acOf';
   import { useSite } from '$lib/client/siteState.svelte';
   import AcNav from '$lib/stages/ac/AcNav.svelte';
   import CandidatePanel from '$lib/stages/ac/cables/CandidatePanel.svelte';
@@ -8,7 +8,7 @@
   import Stage from '$lib/ui/Stage.svelte';
 
   const site = useSite();
-  const results = $derived(runResults(site.design));
+  const results = $derived(acOf(site).runs);
   let picked = $derived(page.url.searchParams.get('at') ?? '');
   const result = $derived(results.find((r) => r.inverter.id === picked) ?? results[0]);
   const checks = $derived(

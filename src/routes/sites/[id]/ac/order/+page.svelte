@@ -1,6 +1,6 @@
 <script lang="ts">
   import { cableTotals } from '$core/ac/schedule/cableList';
-  import { runResults } from '$core/ac/results';
+  import { acOf } from '$lib/stages/ac/acOf';
   import { useSite } from '$lib/client/siteState.svelte';
   import AcNav from '$lib/stages/ac/AcNav.svelte';
   import DrumPanel from '$lib/stages/ac/order/DrumPanel.svelte';
@@ -9,7 +9,7 @@
   import Stage from '$lib/ui/Stage.svelte';
 
   const site = useSite();
-  const totals = $derived(cableTotals(runResults(site.design)));
+  const totals = $derived(cableTotals(acOf(site).runs));
   const checks = $derived(site.assessment.checks.filter((c) => c.subject.element === 'run'));
 </script>
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
-  import { runResults } from '$core/ac/results';
+  import { acOf } from '$lib/stages/ac/acOf';
   import { useSite } from '$lib/client/siteState.svelte';
   import AcNav from '$lib/stages/ac/AcNav.svelte';
   import Termination from '$lib/stages/ac/Termination.svelte';
@@ -8,7 +8,7 @@
   import Stage from '$lib/ui/Stage.svelte';
 
   const site = useSite();
-  const results = $derived(runResults(site.design));
+  const results = $derived(acOf(site).runs);
   const checks = $derived(site.assessment.checks.filter((c) => c.subject.element === 'lug'));
 </script>
 

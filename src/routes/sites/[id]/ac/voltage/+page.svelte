@@ -1,7 +1,6 @@
 <script lang="ts">
   import { onDestroy, untrack } from 'svelte';
-  import { acResults } from '$core/ac/results';
-  import { Memo } from '$core/kernel/memo';
+  import { acOf } from '$lib/stages/ac/acOf';
   import { schoolOf } from '$core/conductor/schools';
   import { useSite } from '$lib/client/siteState.svelte';
   import AcNav from '$lib/stages/ac/AcNav.svelte';
@@ -15,7 +14,7 @@
 
   let { data } = $props();
   const site = useSite();
-  const results = $derived(acResults(site.design, new Memo()));
+  const results = $derived(acOf(site));
   const path = $derived(results.board.path);
   const checks = $derived(site.assessment.checks.filter((c) => /^ac\.(all-feeding|terminal-voltage)$/.test(c.id)));
   const trips = untrack(() => new TripState(site, data));
