@@ -135,3 +135,41 @@ test('the schedule goes out as CSV and comes back changed, a wrong row told with
   await saved(page);
   await expect(await cellOf(page, 'INV-01', /^Length/)).toHaveText('71.5');
 });
+
+test('a lug that is too wide for its bay is said and drawn, and the nearest cable that lands is taken', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/ac`);
+  const bay = page.getByRole('region', { name: 'AC bay of INV-01' });
+  await expect(bay.getByRole('img')).toHaveAccessibleName(/palms 24 mm wide, 1 through the wall/);
+  await expect(bay.getByText('What would fit')).toBeHidden();
+  await (await cellOf(page, 'INV-01', /^Section/)).click();
+  await page.keyboard.type('150');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('row', { name: /^INV-01/ })).toContainText('stop');
+  await expect(bay.getByRole('img')).toHaveAccessibleName(/palms 34 mm wide/);
+  const fits = bay.getByRole('region', { name: 'What would fit' });
+  await expect(fits).toContainText('a lug for 150 mm² with a narrow palm, up to 33.0 mm');
+  await fits.getByRole('button', { name: 'Take it' }).click();
+  await saved(page);
+  await expect(await cellOf(page, 'INV-01', /^Section/)).toHaveText('120');
+  await expect(page.getByRole('row', { name: /^INV-01/ })).toContainText('holds');
+  // Or the lug in hand has the narrower palm: measured, it counts.
+  await (await cellOf(page, 'INV-02', /^Section/)).click();
+  await page.keyboard.type('150');
+  await page.keyboard.press('Enter');
+  await page
+    .getByRole('row', { name: /^INV-02/ })
+    .getByRole('button')
+    .click();
+  const palm = page.getByRole('region', { name: 'AC bay of INV-02' }).getByText(/Palm fits the width/);
+  await expect(palm).toBeVisible();
+  const form = page.getByRole('region', { name: 'Run of INV-02' });
+  await form.getByLabel('Measured lug palm width').fill('30');
+  await form.getByLabel('Measured cable diameter').fill('54');
+  await form.getByRole('button', { name: 'Save the run' }).click();
+  await saved(page);
+  await expect(palm).toBeHidden();
+});

@@ -18,12 +18,12 @@ export interface TerminationSheet {
 const NOT_KNOWN = 'not known';
 
 /** Colours of the run; the NEC school by its voltage. */
-function coloursOf({ school: { name }, survey: { lineV } }: RunResult) {
+export function coloursOf({ school: { name }, survey: { lineV } }: RunResult) {
   if (name !== 'NEC') return WIRE_COLOURS[name];
   return (lineV ?? 480) <= 240 ? WIRE_COLOURS['NEC 208Y/120'] : WIRE_COLOURS['NEC 480Y/277'];
 }
 
-function sleeveOf({ lug: { value: lug }, diameter: { value: cable } }: RunResult): Sleeve | null {
+export function sleeveOf({ lug: { value: lug }, diameter: { value: cable } }: RunResult): Sleeve | null {
   if (!lug || !cable) return null;
   const { barrelOuterMm, barrelDepthMm, palmWidthMm, palmThicknessMm } = lug;
   const { coreMm } = cable;

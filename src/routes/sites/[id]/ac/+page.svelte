@@ -3,7 +3,7 @@
   import { acOf } from '$lib/stages/ac/acOf';
   import { useSite } from '$lib/client/siteState.svelte';
   import AcNav from '$lib/stages/ac/AcNav.svelte';
-  import BaySheet from '$lib/stages/ac/BaySheet.svelte';
+  import BaySheet from '$lib/stages/ac/bay/BaySheet.svelte';
   import BoardForm from '$lib/stages/ac/BoardForm.svelte';
   import RunForm from '$lib/stages/ac/RunForm.svelte';
   import RunSchedule from '$lib/stages/ac/schedule/RunSchedule.svelte';
@@ -31,7 +31,7 @@
       </p>
     {:else}
       <RunSchedule {results} {checks} {unsaved} picked={result.inverter.id} onpick={(id) => (picked = id)} />
-      <BaySheet {result} gap={own.find((c) => c.id === 'ac.palm-gap') ?? null} />
+      <BaySheet {result} checks={own} />
       <RunForm {result} others={results.filter((r) => r !== result)} bind:unsaved />
     {/if}
     <BoardForm />
