@@ -8,6 +8,7 @@ import { enumOf, figure, quantity } from '../kernel/schema';
 import { lossKwhPerYear, runCost, runLossW } from './candidates/cableCost';
 import { designCurrent } from './designCurrent';
 import { shortCircuitA, transformerOhm, withstandMm2 } from './fault/network';
+import { pullOf } from './schedule/pull';
 import { drumPlan } from './schedule/drums';
 import { sleeveFor } from './termination/sleeve';
 import { terminalVoltageV, voltageRiseV } from './voltage';
@@ -34,6 +35,32 @@ function looked() {
 
 /** What can be computed about one run without a site. */
 export const runCalculations = {
+  'ac-pull': calculation({
+    summary: 'Tension and sidewall pressure of a pull',
+    input: z.object({
+      kgPerM: quantity(0.05, 200, 'kg/m', 'Mass of all cables pulled together'),
+      friction: quantity(0.05, 1, '', 'Friction: rollers 0.2, greased duct 0.3, dry 0.5'),
+      straightM: quantity(0, 5000, 'm', 'Straight before the bends'),
+      riseM: quantity(-200, 200, 'm', 'Of it upwards, below 0 downwards'),
+      bendsDeg: quantity(0, 1080, '°', 'Bends together'),
+      radiusM: quantity(0.1, 10, 'm', 'Radius of the bends'),
+      afterM: quantity(0, 5000, 'm', 'Straight behind them'),
+    }),
+    output: z.object({
+      tensionN: figure('N', 'At the rope'),
+      sidewallNPerM: figure('N/m', 'Against the inside of the bend'),
+    }),
+    run: (i) =>
+      pullOf(
+        [
+          { alongM: i.straightM, upM: i.riseM, bendRad: (i.bendsDeg * Math.PI) / 180 },
+          { alongM: i.afterM, upM: 0, bendRad: 0 },
+        ],
+        i.kgPerM,
+        i.friction,
+        i.radiusM,
+      ),
+  }),
   'ac-breaker': calculation({
     summary: 'Design current and the breaker it needs, by a school',
     input: z.object({

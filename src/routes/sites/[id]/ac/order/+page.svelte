@@ -4,12 +4,14 @@
   import { useSite } from '$lib/client/siteState.svelte';
   import AcNav from '$lib/stages/ac/AcNav.svelte';
   import DrumPanel from '$lib/stages/ac/order/DrumPanel.svelte';
+  import PullTable from '$lib/stages/ac/order/PullTable.svelte';
   import TotalsTable from '$lib/stages/ac/order/TotalsTable.svelte';
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
   import Stage from '$lib/ui/Stage.svelte';
 
   const site = useSite();
-  const totals = $derived(cableTotals(acOf(site).runs));
+  const { runs } = $derived(acOf(site));
+  const totals = $derived(cableTotals(runs));
   const checks = $derived(site.assessment.checks.filter((c) => c.subject.element === 'run'));
 </script>
 
@@ -20,6 +22,7 @@
     <AcNav siteId={site.siteId} />
     <TotalsTable {totals} />
     {#each totals.kinds as kind (kind.name)}<DrumPanel {kind} />{/each}
+    <PullTable results={runs} />
   {/snippet}
   {#snippet side()}<MarginLedger {checks} title="Margins: AC runs" />{/snippet}
 </Stage>
