@@ -1,3 +1,4 @@
+import type { Price, PriceList } from '../src/core/ac/candidates/priceList';
 import { BLANK_BOARD } from '../src/core/site/parts';
 import type { InverterType } from '../src/core/equipment/inverterType';
 import { BLANK_BODY } from '../src/core/equipment/inverterBody';
@@ -77,6 +78,26 @@ const MODULES: ModuleType[] = [
     fuseMaxA: 30,
   }),
 ];
+
+/** Invented prices, by the metre of five cores and the piece, for a look at what cables cost. */
+const PRICES: PriceList = {
+  id: 'company',
+  currency: 'DKK',
+  invented: true,
+  prices: [
+    ...(['Cu', 'Al'] as const).map((metal) => price('metal', metal === 'Cu' ? 68 : 21, { metal })),
+    ...[25, 35, 50, 70, 95, 120, 150].flatMap((sectionMm2) => [
+      price('cable', 4.6 * sectionMm2, { metal: 'Cu', insulation: 'XLPE', cores: '5-core', sectionMm2 }),
+      price('lug', 8 + 0.45 * sectionMm2, { metal: 'Cu', sectionMm2 }),
+    ]),
+    ...[125, 160, 200, 250].map((ratingA) => price('breaker', 900 + 9 * ratingA, { ratingA })),
+  ],
+};
+
+function price(item: Price['item'], value: number, of: Partial<Price>): Price {
+  const blank = { metal: null, insulation: null, cores: null, sectionMm2: null, ratingA: null };
+  return { ...blank, ...of, item, price: Math.round(100 * value) / 100, dated: '2026-03-02' };
+}
 
 const BAY_100: InverterType['bay'] = {
   studM: 10,
@@ -897,7 +918,7 @@ const file = (siteId: string, design: SiteDesign, records: readonly Entry[] = []
 export function demoFiles(): Record<string, unknown> {
   const rink = iceRink();
   return {
-    'shelf.json': { modules: MODULES, inverters: INVERTERS, instruments: Object.values(INSTRUMENTS) },
+    'shelf.json': { modules: MODULES, inverters: INVERTERS, instruments: Object.values(INSTRUMENTS), prices: PRICES },
     'tarnholm-ice-rink.project.json': file('01969a00-1000-7000-8000-000000000001', rink, rinkRecord(rink)),
     'brekkesund-fish-hall.project.json': file('01969a00-1000-7000-8000-000000000002', fishHall()),
     'ulvaby-bus-depot.project.json': file('01969a00-1000-7000-8000-000000000003', {

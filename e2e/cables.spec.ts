@@ -100,3 +100,38 @@ test('what the runs take, and its pieces on drums with no joint', async ({ page,
   await expect(drums).toContainText(/new drums?, proved the fewest/);
   await expect(drums.getByRole('table')).toContainText('from the store');
 });
+
+test('the company’s prices come as a file, a wrong row told, and cables are compared by them', async ({
+  page,
+  request,
+}) => {
+  await open(page, '/shelf');
+  const prices = page.getByRole('region', { name: 'Prices' });
+  await prices.getByLabel('Read a price list, CSV or XLSX').setInputFiles({
+    name: 'spring.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      [
+        'item,metal,insulation,cores,section_mm2,rating_a,price,dated',
+        'metal,Cu,,,,,9,2026-03-02',
+        'metal,Al,,,,,2.7,2026-03-02',
+        'cable,Cu,XLPE,5-core,95,,0,2026-03-02',
+        'breaker,,,,,160,2340,2026-03-02',
+      ].join('\n'),
+    ),
+  });
+  const offer = prices.getByRole('alert').filter({ hasText: 'From spring.csv' });
+  await expect(offer).toContainText('3 rows can be taken; 1 row wrong');
+  await expect(offer).toContainText('Row 4, price');
+  await offer.getByRole('button', { name: 'Take 3 rows' }).click();
+  await expect(prices).toContainText('3 prices');
+  await expect(prices).not.toContainText('invented');
+  const csv = await (await request.get('/shelf/prices.csv')).text();
+  expect(csv.split('\r\n')[0]).toBe('item,metal,insulation,cores,section_mm2,rating_a,price,dated');
+
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/ac/cables`);
+  const panel = page.getByRole('region', { name: 'Cables that could lie for INV-01' });
+  await expect(panel.getByRole('table').first().getByRole('row').nth(1)).toContainText('cheapest');
+  await expect(panel).toContainText('by the company’s prices');
+});

@@ -1,6 +1,7 @@
 import { readFile, readdir } from 'node:fs/promises';
 import path from 'node:path';
 import { z } from 'zod';
+import { priceListSchema } from '$core/ac/candidates/priceList';
 import { instrumentSchema } from '$core/equipment/instrument';
 import { inverterTypeSchema } from '$core/equipment/inverterType';
 import { moduleTypeSchema } from '$core/equipment/moduleType';
@@ -13,6 +14,7 @@ const shelfFile = z.object({
   modules: z.array(moduleTypeSchema),
   inverters: z.array(inverterTypeSchema),
   instruments: z.array(instrumentSchema),
+  prices: priceListSchema,
 });
 
 /** Loads the demo company into an empty database; touches nothing in one that holds a site or a shelf. */
@@ -23,6 +25,7 @@ export async function loadDemo(context: Context, folder = 'demo'): Promise<boole
   for (const sheet of demo.modules) await putOnShelf(context, 'module', sheet);
   for (const sheet of demo.inverters) await putOnShelf(context, 'inverter', sheet);
   for (const sheet of demo.instruments) await putOnShelf(context, 'instrument', sheet);
+  await putOnShelf(context, 'prices', demo.prices);
   const projects = (await readdir(folder)).filter((name) => name.endsWith('.project.json'));
   for (const name of projects.sort())
     await importProject(context, readProject(await readFile(path.join(folder, name), 'utf8')));

@@ -3,6 +3,8 @@
   import InverterShelf from '$lib/stages/shelf/InverterShelf.svelte';
   import ModuleShelf from '$lib/stages/shelf/ModuleShelf.svelte';
 
+  import PriceShelf from '$lib/stages/shelf/PriceShelf.svelte';
+
   let { data } = $props();
 </script>
 
@@ -14,5 +16,6 @@
 <div class="space-y-3">
   <ModuleShelf modules={data.shelf.modules} />
   <InverterShelf inverters={data.shelf.inverters} />
+  <PriceShelf prices={data.shelf.prices} />
   <InstrumentShelf instruments={data.shelf.instruments} />
 </div>

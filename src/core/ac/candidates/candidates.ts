@@ -9,15 +9,11 @@ import type { RunResult } from '../results';
 import { runResult } from '../results';
 import { outOfReach, sized } from '../suggestRun';
 import { CONDUCTORS } from '../wiring';
-import { conductorKg, runCost, runLossW } from './cableCost';
+import { conductorKg, runLossW } from './cableCost';
+import type { Prices } from './priceList';
+import { costOf } from './priceList';
 
 /** Every cable that could lie where a run lies, each judged by every rule. */
-
-export interface Prices {
-  /** Of the metal, per kg; null where nobody said. */
-  readonly Cu: number | null;
-  readonly Al: number | null;
-}
 
 export interface Candidate {
   readonly run: AcRun;
@@ -61,11 +57,10 @@ function priced(r: RunResult, prices: Prices): Omit<Candidate, 'broken' | 'open'
   const { metal, sectionMm2, parallel } = run;
   if (!impedance.value || !rise.value || !ampacity.value || !metal || !sectionMm2 || !parallel || !lengthM) return null;
   const conductors = { metal, sectionMm2, parallel, lengthM, cores: coresOf(run, type.wiring) };
-  const price = prices[metal];
   return {
     run,
     massKg: conductorKg(conductors),
-    cost: price === null ? null : runCost(conductors, price),
+    cost: costOf(run, conductors, prices),
     lossW: runLossW(designCurrent.currentA, impedance.value.ohm),
     risePercent: rise.value.percent,
     izA: ampacity.value.izA,

@@ -1,5 +1,6 @@
 import { setPriority } from 'node:os';
 import type { SiteDesign } from '$core/design';
+import { PRICE_COLUMNS, pricesFromRows } from '$core/ac/candidates/priceList';
 import { assessSite } from '$core/design/assess';
 import { handOverPack } from '../documents/handOverPack';
 import type { Paper } from '../documents/pdf';
@@ -20,7 +21,7 @@ import { terminationFile } from '../services/terminationFile';
 import { liftFile, wallFile } from '../services/wallFiles';
 import { readRuns, runSheet } from '../services/runList';
 import type { Written } from '../services/sheetFile';
-import { refusedRows, sheetAsCsv, sheetAsXlsx } from '../services/sheetFile';
+import { readSheet, refusedRows, sheetAsCsv, sheetAsXlsx } from '../services/sheetFile';
 import { readList, stringSheet } from '../services/stringList';
 
 /** Long work of the server, each call in a thread of its own that may be ended: nobody else waits for it. */
@@ -72,6 +73,15 @@ export const readRunList = ({ siteId, body }: { siteId: string; body: Uint8Array
   outcome(async () => {
     const { design } = await loadDesign(context(), siteId);
     return JSON.stringify(await readRuns(design, body));
+  });
+
+/** Reads a price list; nothing is written. */
+export const readPriceList = ({ body }: { body: Uint8Array }): Promise<Outcome<string>> =>
+  outcome(async () => {
+    const { header, rows, rowOf } = await readSheet(body, PRICE_COLUMNS.length);
+    const typed = pricesFromRows(header, rows, rowOf);
+    if (typed.prices.length === 0) throw refusedRows(typed.errors);
+    return JSON.stringify(typed);
   });
 
 /** Lists of a site that go out as tables. */

@@ -1,4 +1,4 @@
-import { putOnShelfSchema, shelfRequest, shelfSchema } from '$lib/schemas/shelf';
+import { pricesReadSchema, putOnShelfSchema, shelfRequest, shelfSchema } from '$lib/schemas/shelf';
 import type { Operation } from '../operation';
 
 export const shelfOperations: readonly Operation[] = [
@@ -10,5 +10,12 @@ export const shelfOperations: readonly Operation[] = [
     request: shelfRequest,
     response: putOnShelfSchema,
     status: '201',
+  },
+  {
+    path: '/api/v1/price-list',
+    method: 'post',
+    summary: 'Read a price list, CSV or XLSX; writes nothing',
+    file: 'The file as it is, at most 8 MiB',
+    response: pricesReadSchema,
   },
 ];

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Label, Select } from 'flowbite-svelte';
+  import type { PriceList } from '$core/ac/candidates/priceList';
   import type { Candidate } from '$core/ac/candidates/candidates';
   import { candidates, oneSectionUp, winners } from '$core/ac/candidates/candidates';
   import { WEIGHED, lossKwhPerYear, worthOfSaved } from '$core/ac/candidates/cableCost';
@@ -13,8 +14,18 @@
   import CandidateTable from './CandidateTable.svelte';
   import { pricesSchema } from './prices';
 
-  let { result, results, onpick }: { result: RunResult; results: readonly RunResult[]; onpick: (id: string) => void } =
-    $props();
+  let {
+    result,
+    results,
+    list,
+    onpick,
+  }: {
+    result: RunResult;
+    results: readonly RunResult[];
+    /** The company's prices; null while it has none. */
+    list: PriceList | null;
+    onpick: (id: string) => void;
+  } = $props();
   const site = useSite();
   const fields = fieldsOf(pricesSchema, Object.keys(pricesSchema.shape));
   let values = $state<Record<string, unknown>>(Object.fromEntries(fields.map((f) => [f.path, null])));
@@ -22,7 +33,9 @@
   const prices = $derived(parsed.data ?? null);
   const errors = (path: string) =>
     parsed.error?.issues.filter((i) => i.path[0] === path && values[path] !== null).map((i) => i.message) ?? [];
-  const found = $derived(candidates(result, { Cu: prices?.copperPerKg ?? null, Al: prices?.aluminiumPerKg ?? null }));
+  const found = $derived(
+    candidates(result, { Cu: prices?.copperPerKg ?? null, Al: prices?.aluminiumPerKg ?? null, list }),
+  );
   const best = $derived(found.value ? winners(found.value.accepted) : null);
   const up = $derived(best?.cost && found.value ? oneSectionUp(best.cost, found.value.accepted) : null);
   const named = (c: Candidate) => `${lineWords({ run: c.run, school: result.school })}, ${c.run.cores}`;
@@ -123,8 +136,10 @@
       </table>
     </details>
     <p class="text-sm text-dim">
-      Cost: mass of the metal × its price × 1.6 for the cable, and lugs (common practice; a quotation wins). Multicore
-      comes with four or five cores, singles stay singles.
+      Cost{list ? ` in ${list.currency}, by the company’s prices${list.invented ? ', which are invented' : ''}` : ''}:
+      cable by the metre with lugs and breaker where the list has them; else mass of the metal × its price × 1.6 for the
+      cable, and lugs (common practice; a quotation wins). A price of a metal typed above goes before the list’s.
+      Multicore comes with four or five cores, singles stay singles.
     </p>
   {/if}
 </section>

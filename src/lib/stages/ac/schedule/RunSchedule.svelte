@@ -6,7 +6,7 @@
   import { useSite } from '$lib/client/siteState.svelte';
   import type { RunRow } from './columns';
   import { RunGrid } from './grid.svelte';
-  import RowsOffer from './RowsOffer.svelte';
+  import RowsOffer from '$lib/ui/RowsOffer.svelte';
   import RunFiles from './RunFiles.svelte';
   import RunTable from './RunTable.svelte';
 
@@ -67,10 +67,14 @@
     </div>
   </header>
   {#if shown < rows.length}<p role="status" class="text-sm text-dim">{shown} of {rows.length} runs</p>{/if}
-  {#if grid.offer}<RowsOffer
-      offer={grid.offer}
+  {#if grid.offer}
+    <RowsOffer
+      from={grid.offer.from}
+      count={grid.offer.runs.length}
+      errors={grid.offer.errors}
       ontake={() => grid.takeOffer()}
       onleave={() => (grid.offer = null)}
-    />{/if}
+    />
+  {/if}
   <RunTable {grid} {picked} {onpick} label="Schedule of runs" />
 </section>

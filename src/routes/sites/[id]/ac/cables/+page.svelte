@@ -7,6 +7,7 @@
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
   import Stage from '$lib/ui/Stage.svelte';
 
+  let { data } = $props();
   const site = useSite();
   const results = $derived(acOf(site).runs);
   let picked = $derived(page.url.searchParams.get('at') ?? '');
@@ -22,7 +23,7 @@
   {#snippet main()}
     <AcNav siteId={site.siteId} />
     {#if result}
-      <CandidatePanel {result} {results} onpick={(id) => (picked = id)} />
+      <CandidatePanel {result} {results} list={data.prices} onpick={(id) => (picked = id)} />
     {:else}
       <p class="sheet p-6 text-dim">
         Every cable that could lie for a run stands here, the cheapest first. No run yet: each inverter on the <a

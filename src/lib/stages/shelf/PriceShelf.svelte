@@ -1,0 +1,101 @@
+<script lang="ts">
+  import { Fileupload } from 'flowbite-svelte';
+  import type { PriceList, PricesTyped } from '$core/ac/candidates/priceList';
+  import { PRICE_COLUMNS, priceListForm } from '$core/ac/candidates/priceList';
+  import { ApiProblem, upload } from '$lib/client/api';
+  import type { ProblemDocument } from '$lib/schemas/problem';
+  import RowsOffer from '$lib/ui/RowsOffer.svelte';
+  import EditForm from '$lib/ui/form/EditForm.svelte';
+  import { onShelf } from './save';
+
+  let { prices }: { prices: PriceList | null } = $props();
+  const BLANK: PriceList = { id: 'company', currency: '', invented: false, prices: [] };
+  const list = $derived(prices ?? BLANK);
+  const newest = $derived([...list.prices].sort((a, b) => b.dated.localeCompare(a.dated))[0]?.dated);
+  let open = $state(false);
+  let files = $state<FileList | null>(null);
+  let reading = $state(false);
+  let problem = $state.raw<ProblemDocument | null>(null);
+  let read = $state.raw<(PricesTyped & { readonly name: string }) | null>(null);
+
+  async function take() {
+    if (!read) return;
+    // Prices of a file are the company's own.
+    const sheet = { ...list, currency: list.currency || '–', invented: false, prices: [...read.prices] };
+    problem = await onShelf({ kind: 'prices', sheet });
+    if (!problem) read = null;
+  }
+
+  async function openFile() {
+    const [file] = files ?? [];
+    if (!file) return;
+    reading = true;
+    problem = null;
+    try {
+      read = { ...(await upload<PricesTyped>('/api/v1/price-list', file)), name: file.name };
+    } catch (cause) {
+      if (!(cause instanceof ApiProblem)) throw cause;
+      problem = cause.problem;
+    } finally {
+      reading = false;
+      files = null;
+    }
+  }
+</script>
+
+<section class="sheet p-3" aria-labelledby="prices">
+  <header class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+    <h2 id="prices">Prices</h2>
+    {#if list.invented}<span class="border border-tight px-2 text-sm text-tight">invented, to try the program</span
+      >{/if}
+    <span class="text-sm text-dim"
+      >{list.prices.length}
+      {list.prices.length === 1 ? 'price' : 'prices'}{newest
+        ? ` in ${list.currency}, the newest of ${newest}`
+        : ''}</span
+    >
+    <a class="text-sm underline" href="/shelf/prices.csv" download>CSV</a>
+    <a class="text-sm underline" href="/shelf/prices.xlsx" download>XLSX</a>
+    <label class="cursor-pointer text-sm underline focus-within:outline-2">
+      Read a price list, CSV or XLSX
+      <Fileupload class="sr-only" accept=".csv,.xlsx,text/csv" disabled={reading} bind:files onchange={openFile} />
+    </label>
+    <button type="button" class="text-sm underline" aria-expanded={open} onclick={() => (open = !open)}
+      >{open ? 'close' : 'change by hand'}</button
+    >
+    {#if reading}<span role="status">Reading …</span>{/if}
+  </header>
+  <p class="text-sm text-dim">
+    What a cable costs where it is compared: cables by the metre with their lugs, else the metal by the kilogram.
+    Columns of a file: {PRICE_COLUMNS.join(', ')}.
+  </p>
+  {#if problem}
+    <div role="alert" class="mt-1 border-l-4 border-stop bg-paper px-3 py-1 text-sm">
+      <p class="font-semibold">{problem.detail}</p>
+      <ul>
+        {#each problem.errors ?? [] as e, i (i)}<li>{e.detail}</li>{/each}
+      </ul>
+    </div>
+  {/if}
+  {#if read}
+    <RowsOffer
+      from={read.name}
+      count={read.prices.length}
+      errors={read.errors}
+      ontake={take}
+      onleave={() => (read = null)}
+    />
+  {/if}
+  {#if open}
+    {#key list}
+      <EditForm
+        schema={priceListForm}
+        value={list}
+        groups={[{ title: '', paths: ['currency', 'invented', 'prices'] }]}
+        prefix="prices"
+        label="Save the prices"
+        save={(value) => onShelf({ kind: 'prices', sheet: { ...value, id: 'company' } })}
+      />
+    {/key}
+  {/if}
+</section>

@@ -1,0 +1,39 @@
+<script lang="ts">
+  import { Button } from 'flowbite-svelte';
+
+  /** Rows that came in from elsewhere, some of them wrong: taken or left. */
+  let {
+    from,
+    count,
+    errors,
+    ontake,
+    onleave,
+  }: {
+    from: string;
+    /** Rows that can be taken. */
+    count: number;
+    errors: readonly { readonly row: number; readonly column: string; readonly text: string }[];
+    ontake: () => void;
+    onleave: () => void;
+  } = $props();
+  const wrong = $derived(new Set(errors.map((e) => e.row)).size);
+  const rows = (n: number) => (n === 1 ? '1 row' : `${n} rows`);
+</script>
+
+<div
+  role={wrong ? 'alert' : 'status'}
+  class="mb-2 border-l-4 bg-paper px-3 py-1 text-sm {wrong ? 'border-stop' : 'border-ink'}"
+>
+  <p>
+    From {from}: {rows(count)} can be taken{wrong ? `; ${rows(wrong)} wrong, left as they are` : ''}.
+  </p>
+  {#if wrong}
+    <ul class="max-h-40 overflow-y-auto">
+      {#each errors as e, i (i)}<li>Row {e.row}{e.column ? `, ${e.column}` : ''}: {e.text}</li>{/each}
+    </ul>
+  {/if}
+  <div class="mt-1 flex gap-3">
+    <Button size="xs" disabled={count === 0} onclick={ontake}>Take {rows(count)}</Button>
+    <Button size="xs" color="alternative" onclick={onleave}>Leave all as it was</Button>
+  </div>
+</div>

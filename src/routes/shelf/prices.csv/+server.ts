@@ -1,0 +1,3 @@
+import { priceDownload } from '$lib/server/sheetDownload';
+
+export const GET = priceDownload('csv');
