@@ -1,9 +1,8 @@
 <script lang="ts">
-  import { Fileupload } from 'flowbite-svelte';
   import type { PriceList, PricesTyped } from '$core/ac/candidates/priceList';
   import { PRICE_COLUMNS, priceListForm } from '$core/ac/candidates/priceList';
-  import { ApiProblem, upload } from '$lib/client/api';
   import type { ProblemDocument } from '$lib/schemas/problem';
+  import FileRead from '$lib/ui/FileRead.svelte';
   import RowsOffer from '$lib/ui/RowsOffer.svelte';
   import EditForm from '$lib/ui/form/EditForm.svelte';
   import { onShelf } from './save';
@@ -13,8 +12,6 @@
   const list = $derived(prices ?? BLANK);
   const newest = $derived([...list.prices].sort((a, b) => b.dated.localeCompare(a.dated))[0]?.dated);
   let open = $state(false);
-  let files = $state<FileList | null>(null);
-  let reading = $state(false);
   let problem = $state.raw<ProblemDocument | null>(null);
   let read = $state.raw<(PricesTyped & { readonly name: string }) | null>(null);
 
@@ -24,22 +21,6 @@
     const sheet = { ...list, currency: list.currency || '–', invented: false, prices: [...read.prices] };
     problem = await onShelf({ kind: 'prices', sheet });
     if (!problem) read = null;
-  }
-
-  async function openFile() {
-    const [file] = files ?? [];
-    if (!file) return;
-    reading = true;
-    problem = null;
-    try {
-      read = { ...(await upload<PricesTyped>('/api/v1/price-list', file)), name: file.name };
-    } catch (cause) {
-      if (!(cause instanceof ApiProblem)) throw cause;
-      problem = cause.problem;
-    } finally {
-      reading = false;
-      files = null;
-    }
   }
 </script>
 
@@ -56,26 +37,21 @@
     >
     <a class="text-sm underline" href="/shelf/prices.csv" download>CSV</a>
     <a class="text-sm underline" href="/shelf/prices.xlsx" download>XLSX</a>
-    <label class="cursor-pointer text-sm underline focus-within:outline-2">
-      Read a price list, CSV or XLSX
-      <Fileupload class="sr-only" accept=".csv,.xlsx,text/csv" disabled={reading} bind:files onchange={openFile} />
-    </label>
+    <FileRead
+      label="Read a price list, CSV or XLSX"
+      path="/api/v1/price-list"
+      onread={(answer: PricesTyped, name) => (read = { ...answer, name })}
+    />
     <button type="button" class="text-sm underline" aria-expanded={open} onclick={() => (open = !open)}
       >{open ? 'close' : 'change by hand'}</button
     >
-    {#if reading}<span role="status">Reading …</span>{/if}
   </header>
   <p class="text-sm text-dim">
     What a cable costs where it is compared: cables by the metre with their lugs, else the metal by the kilogram.
     Columns of a file: {PRICE_COLUMNS.join(', ')}.
   </p>
   {#if problem}
-    <div role="alert" class="mt-1 border-l-4 border-stop bg-paper px-3 py-1 text-sm">
-      <p class="font-semibold">{problem.detail}</p>
-      <ul>
-        {#each problem.errors ?? [] as e, i (i)}<li>{e.detail}</li>{/each}
-      </ul>
-    </div>
+    <p role="alert" class="mt-1 border-l-4 border-stop bg-paper px-3 py-1 text-sm">{problem.detail}</p>
   {/if}
   {#if read}
     <RowsOffer
