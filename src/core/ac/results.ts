@@ -105,6 +105,32 @@ export function reckonedRunM(plan: Plan, inverter: SiteInverter, board: Board): 
 const UNFED = lacking<never>('short-circuit current at the board');
 const NO_BOARD: BoardSupply = { gridA: UNFED, boardA: UNFED, loop: UNFED, words: [] };
 
+/** What of a run rests on its cables, its PE and its lugs. */
+type OfCable = Pick<
+  RunResult,
+  'ampacity' | 'impedance' | 'rise' | 'terminalV' | 'peNeededMm2' | 'externalEarthNeededMm2' | 'lug' | 'diameter'
+>;
+
+function ofCable(
+  run: AcRun,
+  { lengthM, type, survey, school, designCurrent: { currentA } }: Omit<RunResult, keyof OfCable>,
+): OfCable {
+  const impedance = runImpedance(run, lengthM, survey.frequencyHz, school);
+  return {
+    ampacity: leastAmpacity(run, school, lengthM),
+    impedance,
+    rise: riseOf(impedance, currentA, survey.lineV),
+    terminalV: terminalOf(impedance, survey, type.maxApparentVa),
+    peNeededMm2: school.protectiveEarthMm2(run, currentA),
+    externalEarthNeededMm2: school.externalEarthMm2(run, currentA),
+    lug: lugOf(run, type.bay.studM, school),
+    diameter: school.cableDiameter(run),
+  };
+}
+
+/** The same run of the same unit with other cables, lugs and breaker rating: where it begins, ends and how its breaker sits stays. */
+export const withCable = (r: RunResult, run: AcRun): RunResult => ({ ...r, run, ...ofCable(run, r) });
+
 /**
  * Works one run through, from the design current to the torque, by the school of the survey. `reckonedM`: its length as the plan has it, m,
  * used where none was entered.
@@ -120,8 +146,7 @@ export function runResult(
   const lengthM = run.lengthM ?? reckonedM;
   const school = schoolOf(survey.school);
   const current = designCurrent(type.maxApparentVa, type.nominalLineV, type.outputMaxA);
-  const impedance = runImpedance(run, lengthM, survey.frequencyHz, school);
-  return {
+  const place = {
     run,
     lengthM,
     inverter,
@@ -130,19 +155,12 @@ export function runResult(
     school,
     designCurrent: current,
     breaker: school.breakerNeed(current.currentA, run),
-    ampacity: leastAmpacity(run, school),
-    impedance,
-    rise: riseOf(impedance, current.currentA, survey.lineV),
-    terminalV: terminalOf(impedance, survey, type.maxApparentVa),
     tripV: tripLevelV(survey),
-    peNeededMm2: school.protectiveEarthMm2(run, current.currentA),
-    externalEarthNeededMm2: school.externalEarthMm2(run, current.currentA),
-    lug: lugOf(run, type.bay.studM, school),
-    diameter: school.cableDiameter(run),
     torque: torqueTarget(type.bay, run) ?? null,
     supply,
     wanting: inverterSheetWanted(type),
   };
+  return { ...place, ...ofCable(run, place) };
 }
 
 /** Length of a run and where it comes from, in words. */

@@ -10,7 +10,7 @@ import { leastAmpacity } from './alongTheWay';
 import { runChecks } from './assess';
 import type { AcRun } from './part';
 import { resized } from './part';
-import { runResult } from './results';
+import { runResult, withCable } from './results';
 
 /** What sizing a run comes to: a run that holds on every rule sizing can decide; what it still wants; or the rules that no size meets. */
 export type Suggestion =
@@ -29,7 +29,17 @@ export const relaid = (run: AcRun, sectionMm2: number, parallel: number): AcRun 
   parallel,
 });
 
-/** The run of one section and so many cables, with the PE and the external earth that go with it. */
+/** What was entered of one breaker says nothing about another. */
+const NOT_OF_ANOTHER = {
+  breakerUeV: null,
+  breakerIcuKa: null,
+  breakerTrip: null,
+  magneticA: null,
+  clearingS: null,
+  letThroughA2s: null,
+} as const satisfies Partial<AcRun>;
+
+/** The run of one section and so many cables on a breaker, with the PE and the external earth that go with it. */
 export function sized(
   run: AcRun,
   sectionMm2: number,
@@ -38,23 +48,30 @@ export function sized(
   school: School,
   currentA: number,
 ): AcRun {
-  const lines = { ...relaid(run, sectionMm2, parallel), breakerA };
-  const metals = { peMetal: run.peMetal ?? run.metal, externalEarthMetal: run.externalEarthMetal ?? ('Cu' as const) };
-  const withPe = { ...lines, ...metals, peMm2: school.protectiveEarthMm2({ ...lines, ...metals }, currentA).value };
-  const earthMm2 = school.externalEarthMm2(withPe, currentA).value;
-  return {
-    ...withPe,
-    externalEarthMm2: earthMm2 === null ? null : school.standardSectionMm2(earthMm2).value,
+  const another = run.breakerA !== null && run.breakerA !== breakerA;
+  const laid: AcRun = {
+    ...resized(run, sectionMm2),
+    ...(another ? NOT_OF_ANOTHER : {}),
+    parallel,
+    breakerA,
+    peMetal: run.peMetal ?? run.metal,
+    externalEarthMetal: run.externalEarthMetal ?? 'Cu',
   };
+  laid.peMm2 = school.protectiveEarthMm2(laid, currentA).value;
+  const earthMm2 = school.externalEarthMm2(laid, currentA).value;
+  laid.externalEarthMm2 = earthMm2 === null ? null : school.standardSectionMm2(earthMm2).value;
+  return laid;
 }
 
-/** Checks that come out alike whatever the size: sheet, grid and supply decide them, not the run. */
+/** Checks that come out alike whatever the size: sheet, grid and supply decide them, not the run. All were asked the same rules in one order. */
 export function outOfReach(candidates: readonly Pick<Candidate, 'checks'>[]): ReadonlySet<string> {
-  const outcomes = new Map<string, Set<string>>();
-  for (const { checks } of candidates)
-    for (const { id, verdict, value, limit } of checks)
-      outcomes.set(id, (outcomes.get(id) ?? new Set()).add(`${verdict}|${value}|${limit}`));
-  return new Set([...outcomes].flatMap(([id, seen]) => (seen.size === 1 ? [id] : [])));
+  const [first] = candidates;
+  const alike = (of: Check, i: number) =>
+    candidates.every(({ checks }) => {
+      const c = checks[i];
+      return c?.id === of.id && c.verdict === of.verdict && c.value === of.value && c.limit === of.limit;
+    });
+  return new Set((first?.checks ?? []).filter(alike).map((c) => c.id));
 }
 
 const words = (c: Check) => `${c.title} (${c.verdict})`;
@@ -92,10 +109,11 @@ export function suggestRun(
   reckonedM: number | null = null,
   supply?: BoardSupply,
 ): Suggestion {
-  const { school, breaker, lengthM, designCurrent } = runResult(run, inverter, type, survey, reckonedM, supply);
+  const asked = runResult(run, inverter, type, survey, reckonedM, supply);
+  const { school, breaker, lengthM, designCurrent } = asked;
   const kind = wanted(run, lengthM, survey);
   const sections = kind.value ? school.sections(kind.value) : [];
-  const route = leastAmpacity({ ...run, parallel: run.parallel ?? 1, sectionMm2: sections[0] ?? 0 }, school);
+  const route = leastAmpacity({ ...run, parallel: run.parallel ?? 1, sectionMm2: sections[0] ?? 0 }, school, lengthM);
   const missing = [...new Set([...breaker.missing, ...kind.missing, ...route.missing])];
   if (missing.length || breaker.value === null) return { missing };
   const { neededA } = breaker.value;
@@ -106,8 +124,7 @@ export function suggestRun(
   const candidates = sets.flatMap((parallel) =>
     sections.map((sectionMm2): Candidate => {
       const tried = sized(run, sectionMm2, parallel, breakerA, school, designCurrent.currentA);
-      const checks = runChecks(runResult(tried, inverter, type, survey, reckonedM, supply));
-      return { run: tried, checks };
+      return { run: tried, checks: runChecks(withCable(asked, tried)) };
     }),
   );
   const fixed = outOfReach(candidates);

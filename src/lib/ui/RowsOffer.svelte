@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
+  import type { Snippet } from 'svelte';
 
   /** Rows that came in from elsewhere, some of them wrong: taken or left. */
   let {
@@ -8,6 +9,8 @@
     errors,
     ontake,
     onleave,
+    wanted = null,
+    more,
   }: {
     from: string;
     /** Rows that can be taken. */
@@ -15,6 +18,10 @@
     errors: readonly { readonly row: number; readonly column: string; readonly text: string }[];
     ontake: () => void;
     onleave: () => void;
+    /** What is still wanted before they can be taken. */
+    wanted?: string | null;
+    /** What is asked beside the rows. */
+    more?: Snippet;
   } = $props();
   const wrong = $derived(new Set(errors.map((e) => e.row)).size);
   const rows = (n: number) => (n === 1 ? '1 row' : `${n} rows`);
@@ -32,8 +39,10 @@
       {#each errors as e, i (i)}<li>Row {e.row}{e.column ? `, ${e.column}` : ''}: {e.text}</li>{/each}
     </ul>
   {/if}
+  {@render more?.()}
+  {#if wanted}<p>{wanted}</p>{/if}
   <div class="mt-1 flex gap-3">
-    <Button size="xs" disabled={count === 0} onclick={ontake}>Take {rows(count)}</Button>
+    <Button size="xs" disabled={count === 0 || wanted !== null} onclick={ontake}>Take {rows(count)}</Button>
     <Button size="xs" color="alternative" onclick={onleave}>Leave all as it was</Button>
   </div>
 </div>

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { breakerOf, priceList } from '../../testing/prices';
 import { acRun, necRun } from '../../testing/subjects';
 import type { Candidate } from './candidates';
-import { candidates, oneSectionUp, winners } from './candidates';
+import { candidates } from './candidates';
+import { oneSectionUp, winners } from './winners';
 import { conductorKg, lossKwhPerYear, presentWorth, runCost, runLossW, worthOfSaved } from './cableCost';
 
 const rel = (value: number | null | undefined, wanted: number, within = 1e-4) =>
@@ -12,9 +14,9 @@ const rel = (value: number | null | undefined, wanted: number, within = 1e-4) =>
  * 60364-5-52 (recalled). 9.0 a kg of copper and 2.7 of aluminium are invented.
  */
 const PRICES = { Cu: 9, Al: 2.7 };
-const worked = (bay = {}, run = {}) =>
+const worked = (bay = {}, run = {}, breakerMaxA: number | null = 400) =>
   acRun({
-    type: { breakerMaxA: 400, wiring: '4-wire with neutral jumper' },
+    type: { breakerMaxA, wiring: '4-wire with neutral jumper' },
     bay: {
       studM: 10,
       palmMaxWidthMm: 33,
@@ -26,7 +28,7 @@ const worked = (bay = {}, run = {}) =>
       glandClampMaxMm: 60,
       ...bay,
     },
-    run: { cores: '4-core', lengthM: 90, ambientC: 40, otherCircuits: 2, clearingS: 0.1, ...run },
+    run: { breakerA: 160, cores: '4-core', lengthM: 90, ambientC: 40, otherCircuits: 2, clearingS: 0.1, ...run },
   });
 const all = candidates(worked(), PRICES).value!;
 const find = (
@@ -39,6 +41,7 @@ const find = (
     (c) =>
       c.run.metal === metal &&
       c.run.parallel === parallel &&
+      c.run.breakerA === 160 &&
       c.run.sectionMm2 === sectionMm2 &&
       c.run.cores === '4-core',
   );
@@ -49,14 +52,14 @@ describe('candidates for 160 A over 90 m (worked case)', () => {
     rel(two.izA, 426.03);
     rel(two.risePercent, 0.8234);
     rel(two.massKg, 291.6);
-    rel(two.cost, 1803.71);
+    rel(two.cost?.amount, 1803.71);
     const copper = find('Cu', 1, 150)!;
     rel(copper.izA, 297.73);
     rel(copper.risePercent, 0.9859);
-    rel(copper.cost, 7048.86);
+    rel(copper.cost?.amount, 7048.86);
     rel(find('Al', 1, 240)?.risePercent, 0.9993);
-    rel(find('Cu', 2, 95)?.cost, 8940.29);
-    rel(find('Al', 2, 120)?.cost, 1455.77);
+    rel(find('Cu', 2, 95)?.cost?.amount, 8940.29);
+    rel(find('Al', 2, 120)?.cost?.amount, 1455.77);
   });
   it('accepts two of 150 mm² aluminium, the lug still to be measured, and not two of 120: over 1 %', () => {
     const two = find('Al', 2, 150)!;
@@ -81,7 +84,7 @@ describe('candidates for 160 A over 90 m (worked case)', () => {
   it('stops one of 240 mm² aluminium at the gland alone', () =>
     expect(find('Al', 1, 240, all.nearMisses)?.broken.map((c) => c.id)).toEqual(['ac.gland']));
   it('puts the cheapest first, and every candidate in one list', () => {
-    const costs = all.accepted.map((c) => c.cost!);
+    const costs = all.accepted.map((c) => c.cost!.amount);
     expect(costs).toEqual([...costs].sort((a, b) => a - b));
     expect(new Set([...all.accepted, ...all.nearMisses, ...all.rejected]).size).toBe(
       all.accepted.length + all.nearMisses.length + all.rejected.length,
@@ -102,6 +105,34 @@ describe('candidates for 160 A over 90 m (worked case)', () => {
     expect(up?.run.sectionMm2).toBe(185);
     expect(up!.lossW).toBeLessThan(find('Al', 2, 150)!.lossW);
     expect(oneSectionUp(find('Al', 2, 240)!, all.accepted)).toBeNull();
+  });
+  it('tries every breaker from the least that carries the current to the largest the unit allows, three at most', () => {
+    const ratings = (most: number | null) => {
+      const { accepted, nearMisses, rejected } = candidates(worked({}, {}, most), PRICES).value!;
+      return [...new Set([...accepted, ...nearMisses, ...rejected].map((c) => c.run.breakerA))].sort((a, b) => a! - b!);
+    };
+    expect(ratings(160)).toEqual([160]);
+    expect(ratings(200)).toEqual([160, 200]);
+    expect(ratings(400)).toEqual([160, 200, 250]);
+    // Where the sheet does not say how large, none larger is tried.
+    expect(ratings(null)).toEqual([160]);
+  });
+  it('takes nothing that was entered of one breaker for another', () => {
+    const of = (breakerA: number) =>
+      [...all.accepted, ...all.nearMisses, ...all.rejected].find((c) => c.run.breakerA === breakerA)!.run;
+    expect(of(160).clearingS).toBe(0.1);
+    expect(of(250).clearingS).toBeNull();
+    expect(of(250).breakerIcuKa).toBeNull();
+  });
+  it('counts breakers only where every one in question has a price', () => {
+    const with_ = (...prices: ReturnType<typeof breakerOf>[]) =>
+      candidates(worked({}, {}, 200), { ...PRICES, list: priceList(...prices) }).value!;
+    const some = with_(breakerOf(160, 300));
+    expect(some.unpricedA).toEqual([200]);
+    rel(find('Al', 2, 150, some.accepted)?.cost?.amount, 1803.71);
+    const whole = with_(breakerOf(160, 300), breakerOf(200, 500));
+    expect(whole.unpricedA).toEqual([]);
+    rel(find('Al', 2, 150, whole.accepted)?.cost?.amount, 2103.71);
   });
   it('orders by mass and has no cost where no price is given', () => {
     const bare = candidates(worked(), { Cu: null, Al: null }).value!;

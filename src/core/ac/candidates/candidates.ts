@@ -1,17 +1,18 @@
-import type { Cores } from '../../conductor/laid';
+import type { Cores, Insulation, Method } from '../../conductor/laid';
 import type { Metal } from '../../conductor/metal';
 import type { Answer } from '../../kernel/answer';
-import { known, lacking } from '../../kernel/answer';
+import { given, known, lacking } from '../../kernel/answer';
 import type { Check } from '../../kernel/check';
 import { runChecks } from '../assess';
 import type { AcRun } from '../part';
 import type { RunResult } from '../results';
-import { runResult } from '../results';
+import { withCable } from '../results';
+import { AC_RULES } from '../rules';
 import { outOfReach, sized } from '../suggestRun';
 import { CONDUCTORS } from '../wiring';
 import { conductorKg, runLossW } from './cableCost';
-import type { Prices } from './priceList';
-import { costOf } from './priceList';
+import type { Prices, RunPrice } from './runPrice';
+import { breakerPrice, cablePrice } from './runPrice';
 
 /** Every cable that could lie where a run lies, each judged by every rule. */
 
@@ -22,7 +23,8 @@ export interface Candidate {
   /** What nobody knows of it yet. */
   readonly open: readonly Check[];
   readonly massKg: number;
-  readonly cost: number | null;
+  /** With its breaker, where every breaker in question has a price. */
+  readonly cost: RunPrice | null;
   readonly lossW: number;
   readonly risePercent: number;
   readonly izA: number;
@@ -31,13 +33,15 @@ export interface Candidate {
 }
 
 export interface Candidates {
-  /** No rule broken, the cheapest first; by mass where no price is given. */
+  /** No rule broken, the cheapest first; by mass where no price is known. */
   readonly accepted: readonly Candidate[];
   /** One rule broken: what would free them stands in the check. */
   readonly nearMisses: readonly Candidate[];
   readonly rejected: readonly Candidate[];
   /** Rules that come out alike whatever lies there: for the sheet, the survey or the board to mend. */
   readonly aside: readonly Check[];
+  /** Ratings without a price, A: while there are any, no cost counts its breaker. */
+  readonly unpricedA: readonly number[];
 }
 
 const METALS: readonly Metal[] = ['Cu', 'Al'];
@@ -52,107 +56,153 @@ function formsOf({ cores, peInCable }: AcRun, wiring: RunResult['type']['wiring'
   return CONDUCTORS[wiring] - (peInCable ? 0 : 1) > 4 ? ['5-core'] : ['4-core', '5-core'];
 }
 
-function priced(r: RunResult, prices: Prices): Omit<Candidate, 'broken' | 'open'> | null {
-  const { run, impedance, rise, ampacity, diameter, designCurrent, lengthM, type } = r;
+/** So many ratings are tried, from the least that carries the current. */
+const MOST_RATINGS = 3;
+
+/** Ratings of breakers that come into question, A: the least that carries the current, and larger ones up to what the unit's sheet allows. */
+function ratingsOf({ breaker, school, type }: RunResult): Answer<readonly number[]> {
+  const least = breaker.value === null ? breaker : school.nextBreakerA(breaker.value.neededA);
+  if (least.value === null) return lacking(...least.missing);
+  const ratings = [least.value];
+  while (ratings.length < MOST_RATINGS) {
+    const next = school.nextBreakerA((ratings.at(-1) ?? 0) + 1).value;
+    if (next === null || next > (type.breakerMaxA ?? 0)) break;
+    ratings.push(next);
+  }
+  return known(ratings);
+}
+
+const plus = (cable: RunPrice | null, breaker: number): RunPrice | null =>
+  cable && { ...cable, amount: cable.amount + breaker };
+
+interface Judged {
+  readonly worked: RunResult;
+  readonly figures: Omit<Candidate, 'broken' | 'open'>;
+  readonly checks: readonly Check[];
+}
+
+/** A run worked through, with what it weighs and costs and how it stands; null where no table says what it may carry. */
+function judged(worked: RunResult, prices: Prices, withBreaker: boolean): Judged | null {
+  const { run, impedance, rise, ampacity, diameter, designCurrent, lengthM, type } = worked;
   const { metal, sectionMm2, parallel } = run;
   if (!impedance.value || !rise.value || !ampacity.value || !metal || !sectionMm2 || !parallel || !lengthM) return null;
   const conductors = { metal, sectionMm2, parallel, lengthM, cores: coresOf(run, type.wiring) };
-  return {
+  const figures = {
     run,
     massKg: conductorKg(conductors),
-    cost: costOf(run, conductors, prices),
+    cost: plus(
+      cablePrice(run, conductors, prices),
+      (withBreaker && run.breakerA && breakerPrice(prices, run.breakerA)) || 0,
+    ),
     lossW: runLossW(designCurrent.currentA, impedance.value.ohm),
     risePercent: rise.value.percent,
     izA: ampacity.value.izA,
     diameterMm: diameter.value?.nominalMm ?? null,
   };
+  return { worked, figures, checks: runChecks(worked) };
+}
+
+/** What is known of every cable that may lie where a run lies. */
+interface Route {
+  readonly insulation: Insulation;
+  readonly cores: Cores;
+  readonly method: Method;
+  readonly lengthM: number;
+}
+
+/** Every cable on one breaker, PE and external earth with it. */
+function cablesOn(breakerA: number, r: RunResult, { insulation, method }: Route): RunResult[] {
+  const { run, type, school } = r;
+  return METALS.flatMap((metal) =>
+    formsOf(run, type.wiring).flatMap((cores) => {
+      const kind = { ...run, metal, cores, peMetal: run.peInCable === false ? run.peMetal : metal };
+      return school.sections({ metal, insulation, cores, method }).flatMap((sectionMm2) =>
+        Array.from({ length: type.bay.lugsPerStud + 1 }, (_, i) => {
+          const tried = sized(kind, sectionMm2, i + 1, breakerA, school, r.designCurrent.currentA);
+          return withCable(r, tried);
+        }),
+      );
+    }),
+  );
+}
+
+/** The same cable on another breaker. */
+function onAnother({ worked: w }: Judged, breakerA: number): RunResult {
+  const { run, school, designCurrent } = w;
+  const tried = sized(run, run.sectionMm2 ?? 0, run.parallel ?? 0, breakerA, school, designCurrent.currentA);
+  return withCable(w, tried);
+}
+
+const isBroken = (c: Check) => c.verdict === 'stop' || c.verdict === 'tight';
+
+/** Rules that read what was entered of the breaker: another breaker may come out better on them. */
+const BY_BREAKER: ReadonlySet<string> = new Set([...AC_RULES.run, ...AC_RULES.fault].map(({ id }) => id));
+
+/**
+ * Cables that are worth trying on a larger breaker: not those that two rules of the cable itself keep out on the least. A larger breaker asks
+ * more of a cable and its PE, never less.
+ */
+function worthMore(least: readonly Judged[], alike: ReadonlySet<string>): readonly Judged[] {
+  return least.filter(
+    ({ checks }) => checks.filter((c) => isBroken(c) && !alike.has(c.id) && !BY_BREAKER.has(c.id)).length <= 1,
+  );
 }
 
 const RANK = { stop: 0, tight: 1, unknown: 2, holds: 3 } as const;
 
+/** The cheapest first; by mass where no price is known. */
+const byCost = (a: Candidate, b: Candidate): number =>
+  (a.cost?.amount ?? Infinity) - (b.cost?.amount ?? Infinity) ||
+  a.massKg - b.massKg ||
+  (a.run.parallel ?? 0) - (b.run.parallel ?? 0) ||
+  (a.run.breakerA ?? 0) - (b.run.breakerA ?? 0);
+
+/** What a run must say before any cable can be laid for it. */
+function routeOf({ run, lengthM }: RunResult): Answer<Route> {
+  return given(
+    { insulation: run.insulation, cores: run.cores, 'installation method': run.method, 'length of the run': lengthM },
+    (k): Route => ({
+      insulation: k.insulation,
+      cores: k.cores,
+      method: k['installation method'],
+      lengthM: k['length of the run'],
+    }),
+  );
+}
+
 /**
- * Every metal, section, form and count in parallel, up to one more than the studs take, that the school knows for the route of a run, on the smallest breaker that carries the
- * current, judged by every rule; PE and external earth follow the lines. What is merely tight counts as broken: it is short of what is wanted.
+ * Every metal, section, form and count in parallel, up to one more than the studs take, that the school knows for the route of a run, on
+ * every breaker that carries the current and the unit allows, judged by every rule; PE and external earth follow the lines. What is merely
+ * tight counts as broken: it is short of what is wanted.
  */
 export function candidates(r: RunResult, prices: Prices): Answer<Candidates> {
-  const { run, inverter, type, survey, school, supply, breaker, lengthM } = r;
-  const { insulation, cores, method } = run;
-  if (breaker.value === null || insulation === null || cores === null || method === null || lengthM === null)
-    return lacking(
-      ...breaker.missing,
-      ...(insulation === null ? ['insulation'] : []),
-      ...(cores === null ? ['cores'] : []),
-      ...(method === null ? ['installation method'] : []),
-      ...(lengthM === null ? ['length of the run'] : []),
-    );
-  const rating = school.nextBreakerA(breaker.value.neededA);
-  if (rating.value === null) return lacking(...rating.missing);
-  const breakerA = rating.value;
-  const worked = METALS.flatMap((metal) =>
-    formsOf(run, type.wiring).flatMap((form) =>
-      school.sections({ metal, insulation, cores: form, method }).flatMap((sectionMm2) =>
-        Array.from({ length: type.bay.lugsPerStud + 1 }, (_, i) => {
-          const metals = { metal, cores: form, peMetal: run.peInCable === false ? run.peMetal : metal };
-          const tried = sized({ ...run, ...metals }, sectionMm2, i + 1, breakerA, school, r.designCurrent.currentA);
-          return runResult(tried, inverter, type, survey, lengthM, supply);
-        }),
-      ),
-    ),
-  );
-  const judged = worked.flatMap((w) => {
-    const figures = priced(w, prices);
-    return figures ? [{ figures, checks: runChecks(w) }] : [];
-  });
-  if (judged.length === 0)
-    return lacking(...new Set(worked.flatMap((w) => [...w.ampacity.missing, ...w.rise.missing])));
-  const alike = outOfReach(judged);
-  const all = judged.map(({ figures, checks }): Candidate => {
-    const own = checks.filter((c) => !alike.has(c.id));
-    const broken = own.filter((c) => c.verdict === 'stop' || c.verdict === 'tight');
-    return {
-      ...figures,
-      broken: broken.sort((a, b) => RANK[a.verdict] - RANK[b.verdict]),
-      open: own.filter((c) => c.verdict === 'unknown'),
-    };
-  });
-  const order = (a: Candidate, b: Candidate) =>
-    (a.cost ?? a.massKg) - (b.cost ?? b.massKg) || (a.run.parallel ?? 0) - (b.run.parallel ?? 0);
-  const sorted = [...all].sort(order);
-  const [first] = judged;
+  const ratings = ratingsOf(r);
+  const route = routeOf(r);
+  if (ratings.value === null || route.value === null) return lacking(...ratings.missing, ...route.missing);
+  const [leastA = 0, ...largerA] = ratings.value;
+  const unpricedA = ratings.value.filter((a) => breakerPrice(prices, a) === null);
+  const judge = (w: RunResult) => judged(w, prices, unpricedA.length === 0) ?? [];
+  const worked = cablesOn(leastA, r, route.value);
+  const least = worked.flatMap(judge);
+  const [first] = least;
+  if (!first) return lacking(...new Set(worked.flatMap((w) => [...w.ampacity.missing, ...w.rise.missing])));
+  const alikeOnLeast = outOfReach(least);
+  const larger = worthMore(least, alikeOnLeast);
+  const onLarger = largerA.flatMap((a) => larger.flatMap((j) => judge(onAnother(j, a))));
+  const alikeOnAll = outOfReach([first, ...onLarger]);
+  const alike = new Set([...alikeOnLeast].filter((id) => alikeOnAll.has(id)));
+  const sorted = [...least, ...onLarger]
+    .map(({ figures, checks }): Candidate => {
+      const own = checks.filter((c) => c.verdict !== 'holds' && !alike.has(c.id));
+      const broken = own.filter(isBroken).sort((a, b) => RANK[a.verdict] - RANK[b.verdict]);
+      return { ...figures, broken, open: own.filter((c) => c.verdict === 'unknown') };
+    })
+    .sort(byCost);
   return known({
     accepted: sorted.filter((c) => c.broken.length === 0),
     nearMisses: sorted.filter((c) => c.broken.length === 1),
     rejected: sorted.filter((c) => c.broken.length > 1),
-    aside: first ? first.checks.filter((c) => alike.has(c.id) && c.verdict !== 'holds') : [],
+    aside: first.checks.filter((c) => alike.has(c.id) && c.verdict !== 'holds'),
+    unpricedA,
   });
 }
-
-/** The accepted candidates that are best at one thing each: the least of it. */
-export function winners(
-  accepted: readonly Candidate[],
-): Readonly<Record<'cost' | 'mass' | 'loss' | 'ease', Candidate | null>> {
-  const least = (of: (c: Candidate) => number | null): Candidate | null =>
-    accepted.reduce<Candidate | null>((best, c) => {
-      const value = of(c);
-      return value !== null && value < ((best && of(best)) ?? Infinity) ? c : best;
-    }, null);
-  return {
-    cost: least((c) => c.cost),
-    mass: least((c) => c.massKg),
-    loss: least((c) => c.lossW),
-    // Fewest cables first, then the thinnest: it bends, and its lug lands, the easiest.
-    ease: least((c) => (c.diameterMm === null ? null : 1000 * (c.run.parallel ?? 1) + c.diameterMm)),
-  };
-}
-
-/** The next heavier accepted candidate of the same metal, form and count: what one section more buys. */
-export const oneSectionUp = (of: Candidate, accepted: readonly Candidate[]): Candidate | null =>
-  accepted
-    .filter(
-      ({ run }) =>
-        run.metal === of.run.metal &&
-        run.cores === of.run.cores &&
-        run.parallel === of.run.parallel &&
-        (run.sectionMm2 ?? 0) > (of.run.sectionMm2 ?? 0),
-    )
-    .reduce<Candidate | null>((a, b) => (a && (a.run.sectionMm2 ?? 0) <= (b.run.sectionMm2 ?? 0) ? a : b), null);

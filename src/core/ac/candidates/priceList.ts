@@ -1,9 +1,6 @@
 import { z } from 'zod';
 import { CORES, INSULATIONS } from '../../conductor/laid';
 import { enumOf, partName, quantity } from '../../kernel/schema';
-import type { AcRun } from '../part';
-import type { Conductors } from './cableCost';
-import { runCost } from './cableCost';
 
 /** The company's own prices of cables, lugs and breakers, in one currency, each with its day. */
 
@@ -67,45 +64,13 @@ export const priceListSchema = priceListForm
 export type PriceList = z.infer<typeof priceListSchema>;
 
 /** The price of a thing, or null where the list has none. */
-function priceOf(
+export function priceOf(
   list: PriceList | null,
   thing: Partial<Omit<Price, 'price' | 'dated'>> & Pick<Price, 'item'>,
 ): number | null {
   const blank = { metal: null, insulation: null, cores: null, sectionMm2: null, ratingA: null };
   const key = keyOf({ ...blank, ...thing });
   return list?.prices.find((p) => keyOf(p) === key)?.price ?? null;
-}
-
-/** Prices of a list, with those of the metals that are typed for one look over it. */
-export interface Prices {
-  readonly Cu: number | null;
-  readonly Al: number | null;
-  readonly list?: PriceList | null;
-}
-
-/** Price of a metal, per kg: what is typed, else what the list says. */
-const metalPrice = (prices: Prices, metal: 'Cu' | 'Al'): number | null =>
-  prices[metal] ?? priceOf(prices.list ?? null, { item: 'metal', metal });
-
-const ENDS = 2;
-
-/**
- * Cost of a run in the list's currency: its cable by the metre and its lugs by the piece where the list has both, else by the price of its
- * metal; its breaker beside that where the list has one. Null where neither is known.
- */
-export function costOf(run: AcRun, conductors: Conductors, prices: Prices): number | null {
-  const list = prices.list ?? null;
-  const { metal, insulation, cores, sectionMm2, breakerA } = run;
-  const { parallel, lengthM } = conductors;
-  const perM = priceOf(list, { item: 'cable', metal, insulation, cores, sectionMm2 });
-  const lug = priceOf(list, { item: 'lug', metal, sectionMm2 });
-  const breaker = priceOf(list, { item: 'breaker', ratingA: breakerA }) ?? 0;
-  if (perM !== null && lug !== null) {
-    const cables = cores === '1-core' ? conductors.cores * parallel : parallel;
-    return perM * lengthM * cables + lug * ENDS * conductors.cores * parallel + breaker;
-  }
-  const kg = metal && metalPrice(prices, metal);
-  return kg === null ? null : runCost(conductors, kg) + breaker;
 }
 
 /** Columns of a price list in files. */

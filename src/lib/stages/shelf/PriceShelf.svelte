@@ -5,6 +5,8 @@
   import FileRead from '$lib/ui/FileRead.svelte';
   import RowsOffer from '$lib/ui/RowsOffer.svelte';
   import EditForm from '$lib/ui/form/EditForm.svelte';
+  import FieldInput from '$lib/ui/form/FieldInput.svelte';
+  import { fieldsOf } from '$lib/ui/form/fields';
   import { onShelf } from './save';
 
   let { prices }: { prices: PriceList | null } = $props();
@@ -15,10 +17,15 @@
   let problem = $state.raw<ProblemDocument | null>(null);
   let read = $state.raw<(PricesTyped & { readonly name: string }) | null>(null);
 
+  /** A file says no currency: whoever brings it does. */
+  const currencyField = fieldsOf(priceListForm, ['currency'])[0];
+  let typed = $state<string>();
+  const currency = $derived(priceListForm.shape.currency.safeParse(typed ?? list.currency));
+
   async function take() {
-    if (!read) return;
+    if (!read || !currency.success) return;
     // Prices of a file are the company's own.
-    const sheet = { ...list, currency: list.currency || '–', invented: false, prices: [...read.prices] };
+    const sheet = { ...list, currency: currency.data, invented: false, prices: [...read.prices] };
     problem = await onShelf({ kind: 'prices', sheet });
     if (!problem) read = null;
   }
@@ -60,7 +67,21 @@
       errors={read.errors}
       ontake={take}
       onleave={() => (read = null)}
-    />
+      wanted={currency.success ? null : 'Say the currency of the file first.'}
+    >
+      {#snippet more()}
+        {#if currencyField}
+          <div class="my-1 w-40">
+            <FieldInput
+              field={currencyField}
+              id="file-currency"
+              bind:value={() => typed ?? list.currency, (next) => (typed = String(next ?? ''))}
+              errors={[]}
+            />
+          </div>
+        {/if}
+      {/snippet}
+    </RowsOffer>
   {/if}
   {#if open}
     {#key list}

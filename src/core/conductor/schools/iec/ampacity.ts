@@ -75,19 +75,19 @@ export function arrangementsFor(method: Method): readonly string[] {
   return method === 'E' ? [bunched, perforated, ladder] : [bunched];
 }
 
-function grouping(i: LaidCable & CableKind, circuits: number): number | undefined {
+function grouping(i: CableKind, arrangement: LaidCable['arrangement'], circuits: number): number | undefined {
   // Alone a circuit has no neighbours, however it would lie beside them; clipped, the ceiling still counts.
   if (circuits === 1 && i.method !== 'C') return 1;
-  if (i.arrangement === null) return undefined;
-  if (!arrangementsFor(i.method).includes(i.arrangement)) return undefined;
-  if (i.method === 'D2') return atOrAbove(GROUPING_DIRECT_IN_GROUND, circuits, i.arrangement as '0.5 m');
+  if (arrangement === null) return undefined;
+  if (!arrangementsFor(i.method).includes(arrangement)) return undefined;
+  if (i.method === 'D2') return atOrAbove(GROUPING_DIRECT_IN_GROUND, circuits, arrangement as '0.5 m');
   if (i.method === 'D1')
     return atOrAbove(
       i.cores === '1-core' ? GROUPING_SINGLES_IN_DUCTS : GROUPING_MULTICORE_IN_DUCTS,
       circuits,
-      i.arrangement as '0.5 m',
+      arrangement as '0.5 m',
     );
-  const column = i.arrangement as (typeof ARRANGEMENTS_IN_AIR)[number];
+  const column = arrangement as (typeof ARRANGEMENTS_IN_AIR)[number];
   return column === 'bunched'
     ? atOrAbove(GROUPING_IN_AIR, circuits, column)
     : atOrAboveHeld(GROUPING_IN_AIR, circuits, column);
@@ -159,7 +159,7 @@ export function ampacity(i: LaidCable): Answer<Ampacity> {
   const thetaC = ambientC + (i.sunOnCable && !buried ? SUN_K : 0);
   const base = tabulated(kind, sectionMm2);
   const ct = atOrAbove(buried ? AMBIENT_IN_GROUND : AMBIENT_IN_AIR, thetaC, insulation);
-  const cg = grouping({ ...i, ...kind }, circuits);
+  const cg = grouping(kind, i.arrangement, circuits);
   const cs = buried && i.soilKmPerW !== null ? atOrAbove(SOIL, i.soilKmPerW, method === 'D1' ? 'D1' : 'D2') : 1;
   const cd = deep && diameterMm !== null && i.depthM !== null ? depthFactor(i.depthM, diameterMm / 1000) : 1;
   const absent = [

@@ -2,7 +2,8 @@
   import { Label, Select } from 'flowbite-svelte';
   import type { PriceList } from '$core/ac/candidates/priceList';
   import type { Candidate } from '$core/ac/candidates/candidates';
-  import { candidates, oneSectionUp, winners } from '$core/ac/candidates/candidates';
+  import { candidates } from '$core/ac/candidates/candidates';
+  import { oneSectionUp, winners } from '$core/ac/candidates/winners';
   import { WEIGHED, lossKwhPerYear, worthOfSaved } from '$core/ac/candidates/cableCost';
   import { lineWords } from '$core/ac/cableWords';
   import type { RunResult } from '$core/ac/results';
@@ -38,7 +39,8 @@
   );
   const best = $derived(found.value ? winners(found.value.accepted) : null);
   const up = $derived(best?.cost && found.value ? oneSectionUp(best.cost, found.value.accepted) : null);
-  const named = (c: Candidate) => `${lineWords({ run: c.run, school: result.school })}, ${c.run.cores}`;
+  const named = (c: Candidate) =>
+    `${lineWords({ run: c.run, school: result.school })}, ${c.run.cores}, on ${c.run.breakerA} A`;
 
   /** What one section more saves a year and over the years it is weighed by, against what it costs more. */
   const saved = $derived.by(() => {
@@ -91,7 +93,7 @@
         <p>
           One section up from <b>{named(best.cost)}</b>: {named(up)}
           {#if up.cost !== null && best.cost.cost !== null}costs <span class="num"
-              >{fixed(up.cost - best.cost.cost, 0)}</span
+              >{fixed(up.cost.amount - best.cost.cost.amount, 0)}</span
             > more and{/if} loses <span class="num">{fixed(best.cost.lossW - up.lossW, 0)} W</span> less at full power{saved
             ? `, ${fixed(saved.kwh, 0)} kWh a year`
             : ''}{saved?.worth != null
@@ -137,8 +139,11 @@
     </details>
     <p class="text-sm text-dim">
       Cost{list ? ` in ${list.currency}, by the company’s prices${list.invented ? ', which are invented' : ''}` : ''}:
-      cable by the metre with lugs and breaker where the list has them; else mass of the metal × its price × 1.6 for the
+      cable by the metre with lugs where the list has both; else, marked ≈, mass of the metal × its price × 1.6 for the
       cable, and lugs (common practice; a quotation wins). A price of a metal typed above goes before the list’s.
+      {found.value.unpricedA.length
+        ? `Without the breaker: ${found.value.unpricedA.map((a) => `${a} A`).join(', ')} ${found.value.unpricedA.length === 1 ? 'has' : 'have'} no price.`
+        : 'The breaker is in it.'}
       Multicore comes with four or five cores, singles stay singles.
     </p>
   {/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
-  import type { Candidate, winners } from '$core/ac/candidates/candidates';
+  import type { Candidate } from '$core/ac/candidates/candidates';
+  import type { winners } from '$core/ac/candidates/winners';
   import { lineWords } from '$core/ac/cableWords';
   import type { School } from '$core/conductor/school';
   import { fixed, formatQuantity } from '$core/kernel/quantity';
@@ -26,19 +27,24 @@
   <table class="grid-table">
     <thead>
       <tr>
-        <th scope="col">Cable</th><th scope="col" class="fig">Cost</th><th scope="col" class="fig">Metal</th><th
+        <th scope="col">Cable</th><th scope="col" class="fig">Breaker</th><th scope="col" class="fig">Cost</th><th
           scope="col"
-          class="fig">Rise</th
-        ><th scope="col" class="fig">I<sub>z</sub></th><th scope="col" class="fig">Loss</th><th scope="col" class="fig"
-          >Diameter</th
-        ><th scope="col">PE</th><th scope="col">Best at</th><th scope="col">Still to know</th><td></td>
+          class="fig">Metal</th
+        ><th scope="col" class="fig">Rise</th><th scope="col" class="fig">I<sub>z</sub></th><th scope="col" class="fig"
+          >Loss</th
+        ><th scope="col" class="fig">Diameter</th><th scope="col">PE</th><th scope="col">Best at</th><th scope="col"
+          >Still to know</th
+        ><td></td>
       </tr>
     </thead>
     <tbody>
       {#each accepted.slice(0, MOST) as c (c)}
         <tr>
           <th scope="row" class="num whitespace-nowrap">{lineWords({ run: c.run, school })}, {c.run.cores}</th>
-          <td class="fig">{c.cost === null ? '–' : fixed(c.cost, 0)}</td>
+          <td class="fig">{c.run.breakerA} A</td>
+          <td class="fig whitespace-nowrap"
+            >{c.cost === null ? '–' : `${c.cost.by === 'metal' ? '≈ ' : ''}${fixed(c.cost.amount, 0)}`}</td
+          >
           <td class="fig">{fixed(c.massKg, 0)} kg</td>
           <td class="fig">{fixed(c.risePercent, 2)} %</td>
           <td class="fig">{fixed(c.izA, 0)} A</td>
