@@ -495,6 +495,7 @@ function iceRink(): SiteDesign {
       mainPeMm2: 120,
       mainMagneticA: 8000,
       mainDelayS: 0.2,
+      mainInstantA: 0,
     },
     plan: RINK_PLAN,
   };

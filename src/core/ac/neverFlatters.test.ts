@@ -58,7 +58,11 @@ describe('the AC side', () =>
       worseRun('a hotter run', ['ac.ampacity', 'ac.nec-conditions', 'ac.nec-protection'], (r, x) =>
         only('ambientC', raised(r.ambientC, 25, x)),
       ),
-      worseRun('sun on the cable', ['ac.ampacity'], (r) => (r.sunOnCable === false ? { sunOnCable: true } : null)),
+      worseRun('sun on the cable', ['ac.ampacity'], (r) =>
+        r.sunOnCable === false || r.segments.some((s) => s.sunOnCable === false)
+          ? { sunOnCable: true, segments: r.segments.map((s) => ({ ...s, sunOnCable: true })) }
+          : null,
+      ),
       worseRun('more circuits beside it', ['ac.ampacity', 'ac.nec-conditions', 'ac.nec-protection'], (r, x) =>
         only('otherCircuits', r.otherCircuits === null ? null : r.otherCircuits + 1 + Math.floor(4 * x())),
       ),
@@ -75,6 +79,9 @@ describe('the AC side', () =>
       ),
       worseBoard('a main that trips earlier', ['ac.discrimination'], (b, x) =>
         only('mainMagneticA', shrunk(b.mainMagneticA, 0.2, x)),
+      ),
+      worseBoard('a main that trips at once earlier', ['ac.discrimination'], (b, x) =>
+        b.mainInstantA === 0 ? { mainInstantA: 40_000 } : only('mainInstantA', shrunk(b.mainInstantA, 0.2, x)),
       ),
       worseBoard('a main that waits less', ['ac.discrimination'], (b) => (b.mainDelayS ? { mainDelayS: 0 } : null)),
       worseBoard('a longer way to the grid', ['ac.rise-to-grid'], (b, x) =>

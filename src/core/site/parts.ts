@@ -84,6 +84,9 @@ export const boardSchema = z.object({
   mainPeMm2: quantity(4, 630, 'mm²', 'PE or PEN of each main cable').nullable().default(null),
   mainMagneticA: quantity(10, 100_000, 'A', 'Magnetic setting of the main breaker').nullable().default(null),
   mainDelayS: quantity(0, 5, 's', 'Short-time delay of the main breaker, 0 if none').nullable().default(null),
+  mainInstantA: quantity(0, 200_000, 'A', 'Instantaneous override of a delayed main breaker, 0 if off')
+    .nullable()
+    .default(null),
 });
 export type Board = z.infer<typeof boardSchema>;
 export const BLANK_BOARD: Board = {
@@ -105,6 +108,7 @@ export const BLANK_BOARD: Board = {
   mainPeMm2: null,
   mainMagneticA: null,
   mainDelayS: null,
+  mainInstantA: null,
 };
 
 /** An input of a tracker of an inverter. */

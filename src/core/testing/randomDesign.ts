@@ -1,5 +1,7 @@
 import type { AcRun } from '../ac/part';
 import { newSegment } from '../ac/planSegments';
+import { schoolOf } from '../conductor/schools';
+import type { Method } from '../conductor/laid';
 import { ARRANGEMENTS_IN_AIR, RACEWAYS, SPACINGS_IN_GROUND } from '../conductor/laid';
 import type { SiteDesign } from '../design';
 import { openDesign } from '../design/edition';
@@ -161,14 +163,15 @@ function randomEdition1(seed: number, most: Size = { inverters: 5, trackers: 12 
     ).flat();
   });
   const runs = inverters.map((u) => {
-    const method = one(['B1', 'B2', 'C', 'E', 'E', 'D1', 'D2']);
+    const method: Method = one(['B1', 'B2', 'C', 'E', 'E', 'D1', 'D2']);
     return {
       inverterId: u.id,
       metal: one(['Cu', 'Cu', 'Al']),
       insulation: one(['XLPE', 'XLPE', 'PVC']),
       cores: one(['4-core', '5-core', '1-core']),
       method,
-      arrangement: maybe(one(ARRANGEMENTS)),
+      // Mostly one that belongs to the method: what nobody can lay is judged by no rule.
+      arrangement: maybe(one<string>(chance(0.8) ? schoolOf('IEC').arrangements(method) : ARRANGEMENTS)),
       otherCircuits: maybe(whole(0, 5)),
       sectionMm2: maybe(one(SECTIONS)),
       parallel: one([1, 1, 1, 2]),
@@ -364,8 +367,11 @@ export function randomDesign(seed: number, most?: Size): SiteDesign {
           ? [
               {
                 ...newSegment('duct', one([5, 30])),
-                method: one(['D1', 'E', r.method ?? 'C'] as const),
-                arrangement: one([...ARRANGEMENTS_IN_AIR, ...SPACINGS_IN_GROUND]),
+                ...one([
+                  { method: 'D1', arrangement: 'touching' },
+                  { method: 'E', arrangement: 'single layer, ladder or cleats' },
+                  { method: r.method ?? 'C', arrangement: one([...ARRANGEMENTS_IN_AIR, ...SPACINGS_IN_GROUND]) },
+                ] as const),
                 otherCircuits: maybe(one([0, 1, 4])),
                 ambientC: maybe(one([20, 30, 45])),
                 sunOnCable: next() < 0.2,
@@ -383,6 +389,7 @@ export function randomDesign(seed: number, most?: Size): SiteDesign {
       mainRaceway: maybe(one(RACEWAYS)),
       mainMagneticA: maybe(one([3000, 6000, 20_000])),
       mainDelayS: maybe(one([0, 0.2])),
+      mainInstantA: maybe(one([0, 15_000, 60_000])),
       mainFullRated: maybe(next() < 0.5),
       sourcesFarEnd: next() < 0.8,
       loadBreakersA: one([0, 100, 1000]),

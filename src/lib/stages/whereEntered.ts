@@ -18,7 +18,8 @@ const FIELDS: readonly (readonly [name: RegExp, at: EnteredAt])[] = [
   [/^resistance of the earth electrode/, at('survey', 'electrodeOhm')],
   [/^magnetic setting of the main/, at('ac', 'mainMagneticA')],
   [/^short-time delay of the main/, at('ac', 'mainDelayS')],
-  [/ on “.+”$/, at('ac', 'segments')],
+  [/^instantaneous override of the main/, at('ac', 'mainInstantA')],
+  [/ on “.+”$|^lengths of the pieces/, at('ac', 'segments')],
   [
     /from the sheet$|of the inverter$|above 2000 m$|^largest breaker|^stud spacing|^glands|gland$|AC studs$|^whether the inverter/,
     at('shelf'),

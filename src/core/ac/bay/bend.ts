@@ -7,7 +7,8 @@ import type { RunResult } from '../results';
 /** Height that the conductors need between gland plate and studs to bend without harm. */
 export interface BendNeed {
   readonly neededMm: number;
-  readonly working: readonly string[];
+  /** Written when somebody reads it. */
+  readonly working: () => readonly string[];
 }
 
 /** Inner radius of one formed bend at a terminal, times the diameter of a core (IEC 60502-1, user practice; recalled). */
@@ -35,6 +36,8 @@ function byRadius({ run, diameter, lug, type: { bay } }: RunResult): Answer<Bend
   const { entryOffsetMm } = bay;
   const missing = [
     ...diameter.missing,
+    // What bends is not known: a core, or a single with its sheath on.
+    ...(run.cores === null ? ['cores'] : []),
     ...(diameter.value && coreMm === null ? ['diameter of one core'] : []),
     ...lug.missing,
     ...(lug.value && (depthMm === null || palmMm === null) ? ['barrel and palm from the lug sheet'] : []),
@@ -48,7 +51,7 @@ function byRadius({ run, diameter, lug, type: { bay } }: RunResult): Answer<Bend
   const neededMm = GLAND_STRAIGHT_MM + bendMm + straightMm;
   return known({
     neededMm,
-    working: [
+    working: () => [
       `R = ${BEND_MULTIPLE} · d + d/2 = ${fixed(radiusMm, 1)} mm for cores of ${fixed(coreMm, 1)} mm; ${fixed(entryOffsetMm, 0)} mm sideways take ${fixed(bendMm, 1)} mm of height`,
       `${GLAND_STRAIGHT_MM} mm out of the gland + ${fixed(bendMm, 1)} mm + ${fixed(straightMm, 1)} mm of lug = ${fixed(neededMm, 1)} mm`,
     ],
@@ -64,7 +67,9 @@ function byTable({ run, school }: RunResult): Answer<BendNeed> {
   if (space.value === null) return space;
   return known({
     neededMm: space.value,
-    working: [`${school.sectionName(sectionMm2)}, one wire a terminal: ${fixed(space.value, 1)} mm of bending space`],
+    working: () => [
+      `${school.sectionName(sectionMm2)}, one wire a terminal: ${fixed(space.value, 1)} mm of bending space`,
+    ],
   });
 }
 

@@ -1,7 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { runOf } from '../../testing/examples';
-import { CABLE_MASS } from '../tables/cableMass';
-import { legsOf, pullMostN, pullOf, pulledKgPerM, reversed } from './pull';
+import { easierEnd, legsOf, pullOf } from './pull';
 
 const straight = (alongM: number, upM = 0, bendRad = 0) => ({ alongM, upM, bendRad });
 
@@ -50,40 +48,34 @@ describe('the legs of a way', () => {
   });
   it('turn nowhere on a straight way, whatever points lie on it', () =>
     expect(legsOf([at(0, 0, 0), at(3, 4, 0), at(6, 8, 0)]).map((l) => l.bendRad)).toEqual([0, 0]));
-  it('go up where they went down when walked from the other end', () => {
+  it('go up where they go down from the other end', () => {
     const points = [at(0, 0, 0), at(4, 0, 0), at(4, 0, 6)];
-    expect(legsOf(reversed(points)).map((l) => [l.alongM, l.upM])).toEqual([
+    expect(legsOf(points).map((l) => [l.alongM, l.upM])).toEqual([
+      [4, 0],
+      [0, 6],
+    ]);
+    expect(legsOf([...points].reverse()).map((l) => [l.alongM, l.upM])).toEqual([
       [0, -6],
       [4, 0],
     ]);
   });
 });
 
-describe('what a run is pulled by', () => {
-  it('is 50 N/mm² of copper and 30 of aluminium on its three lines (recalled)', () => {
-    expect(pullMostN('Cu', 120, 1)).toBe(18_000);
-    expect(pullMostN('Al', 150, 2)).toBe(27_000);
+describe('the easier end', () => {
+  const at = (xM: number, yM: number, zM: number) => ({ xM, yM, zM });
+  // From the unit 40 m along, round a corner, 10 m down to the board: 5 kg/m at 0.4 round 1 m.
+  const down = [at(0, 0, 10), at(40, 0, 10), at(40, 0, 0)];
+  it('is the one with the lesser tension, whichever way the points were given', () => {
+    const pull = easierEnd(down, 5, 0.4, 1);
+    expect(pull.from).toBe('board');
+    // (5·g·0.4·40)·e^(0.4·π/2) − 5·g·10, by hand.
+    expect(pull.pull.tensionN).toBeCloseTo(784.532 * Math.exp(0.2 * Math.PI) - 490.3325, 3);
+    expect(pull.otherN).toBeCloseTo(490.3325 * Math.exp(0.2 * Math.PI) + 784.532, 3);
+    expect(pull.turnsRad).toBeCloseTo(Math.PI / 2, 9);
+    const turned = easierEnd([...down].reverse(), 5, 0.4, 1);
+    expect(turned.from).toBe('unit');
+    expect(turned.pull.tensionN).toBeCloseTo(pull.pull.tensionN, 9);
   });
-  it('weighs all cables at once, singles by their number', () => {
-    const kg = (over: Parameters<typeof runOf>[1], conductors = 5) => pulledKgPerM(runOf('x', over), conductors).value;
-    const four = kg({ cores: '4-core' }) ?? 0;
-    expect(kg({ cores: '5-core' })).toBeCloseTo(1.25 * four, 9);
-    expect(kg({ cores: '4-core', parallel: 2 })).toBeCloseTo(2 * four, 9);
-    expect(kg({ cores: '1-core' }, 4)).toBeCloseTo(2 * (kg({ cores: '1-core' }, 2) ?? 0), 9);
-    expect(pulledKgPerM(runOf('x', { sectionMm2: 55 }), 5).missing).toEqual(['mass of a 5-core cable of 55 mm² Cu']);
-    expect(pulledKgPerM(runOf('x', { sectionMm2: null, cores: null }), 5).missing).toEqual(['section', 'cores']);
-  });
-  it('weighs at least its metal: 8.89 and 2.70 g/cm³ (IEC 60028, 60889), and rises with the section', () => {
-    const columns = CABLE_MASS.columns;
-    columns.forEach((column, c) => {
-      const cores = column.startsWith('4') ? 4 : 1;
-      const density = column.endsWith('Cu') ? 8.89e-3 : 2.7e-3;
-      const cells = CABLE_MASS.rows.flatMap((row) =>
-        row[c + 1] == null ? [] : [[row[0], row[c + 1] as number] as const],
-      );
-      for (const [section, kg] of cells)
-        expect(kg / (cores * density * section), `${column} ${section}`).toBeGreaterThan(0.99);
-      expect(cells.map(([, kg]) => kg)).toEqual(cells.map(([, kg]) => kg).sort((a, b) => a - b));
-    });
-  });
+  it('is the board where both are alike', () =>
+    expect(easierEnd([at(0, 0, 0), at(10, 0, 0)], 5, 0.4, 1)).toMatchObject({ from: 'board', turnsRad: 0 }));
 });

@@ -1,11 +1,6 @@
-import type { Metal } from '../../conductor/metal';
 import type { Answer } from '../../kernel/answer';
-import { known, lacking } from '../../kernel/answer';
-import { exactly } from '../../kernel/publishedTable';
 import { requirePositive, requireWithin } from '../../kernel/require';
 import type { Position } from '../../site/position';
-import type { AcRun } from '../part';
-import { CABLE_MASS } from '../tables/cableMass';
 
 /** Pulling a cable along its way: what the rope feels, and how hard the cable lies in its bends. */
 
@@ -43,11 +38,6 @@ export function pullOf(legs: readonly PullLeg[], kgPerM: number, friction: numbe
   return { tensionN, sidewallNPerM };
 }
 
-/** A way walked from its other end. */
-export function reversed(points: readonly Position[]): readonly Position[] {
-  return [...points].reverse();
-}
-
 /** Two points are one where a drawing cannot tell them apart, m. */
 const ONE_POINT_M = 1e-6;
 
@@ -67,28 +57,31 @@ export function legsOf(points: readonly Position[]): PullLeg[] {
   });
 }
 
-/** What a conductor may be pulled by, N/mm² (IEC 60364-5-52 and cable makers; recalled). The lines alone count: a PE may be thinner. */
-const MOST_N_PER_MM2: Readonly<Record<Metal, number>> = { Cu: 50, Al: 30 };
-const LINES = 3;
-/** What the inside of a bend may press, N/m (IEEE 576: 500 lbf/ft; recalled; the maker's own figure wins). */
-export const SIDEWALL_MOST_N_PER_M = 7300;
+/** A pull from the end that takes less of it. */
+export interface ChosenPull {
+  readonly from: 'board' | 'unit';
+  readonly pull: Pull;
+  /** From the other end. */
+  readonly otherN: number;
+  readonly turnsRad: number;
+}
 
-/** Most tension on the conductors of a run pulled together, N. */
-export const pullMostN = (metal: Metal, sectionMm2: number, parallel: number): number =>
-  MOST_N_PER_MM2[metal] * sectionMm2 * LINES * parallel;
+/** From which end a way is pulled with the lesser tension: the rope stands at the named end. Points from the unit to the board. */
+export function easierEnd(points: readonly Position[], kgPerM: number, friction: number, radiusM: number): ChosenPull {
+  const legs = legsOf(points);
+  const toBoard = pullOf(legs, kgPerM, friction, radiusM);
+  const toUnit = pullOf(legsOf([...points].reverse()), kgPerM, friction, radiusM);
+  const turnsRad = legs.reduce((sum, l) => sum + l.bendRad, 0);
+  return toBoard.tensionN <= toUnit.tensionN
+    ? { from: 'board', pull: toBoard, otherN: toUnit.tensionN, turnsRad }
+    : { from: 'unit', pull: toUnit, otherN: toBoard.tensionN, turnsRad };
+}
 
-/** Mass of everything that is pulled for a run, kg/m: its cables in parallel, all at once. Five cores as four and a quarter of them more. */
-export function pulledKgPerM(run: AcRun, conductors: number): Answer<number> {
-  const { metal, cores, sectionMm2, parallel } = run;
-  if (metal === null || cores === null || sectionMm2 === null || parallel === null)
-    return lacking(
-      ...(sectionMm2 === null ? ['section'] : []),
-      ...(metal === null ? ['metal of the lines'] : []),
-      ...(cores === null ? ['cores'] : []),
-      ...(parallel === null ? ['cables in parallel'] : []),
-    );
-  const one = exactly(CABLE_MASS, sectionMm2, `${cores === '1-core' ? '1-core' : '4-core'} ${metal}`);
-  if (one === undefined) return lacking(`mass of a ${cores} cable of ${sectionMm2} mm² ${metal}`);
-  const cables = cores === '1-core' ? conductors * parallel : parallel;
-  return known(one * cables * (cores === '5-core' ? 5 / 4 : 1));
+/** A run along its way on the plan, as it would be pulled. */
+export interface PulledRun {
+  readonly tag: string;
+  readonly id: string;
+  readonly kgPerM: Answer<number>;
+  readonly chosen: Answer<ChosenPull>;
+  readonly mostN: Answer<number>;
 }

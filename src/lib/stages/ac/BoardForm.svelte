@@ -28,6 +28,7 @@
             'mainAmbientC',
             'mainMagneticA',
             'mainDelayS',
+            'mainInstantA',
             ...(nec ? ['mainFullRated', 'sourcesFarEnd', 'loadBreakersA'] : []),
           ],
         },

@@ -26,6 +26,11 @@ edges(BEND, () => ({
   ],
   says: [
     [bay(300), /^R = 8 · d \+ d\/2 = 130\.1 mm for cores of 15\.3 mm; 40 mm sideways take 138\.6 mm/, /= 214\.6 mm$/],
+    [
+      // A cable of 55 mm by the calliper: whether it bends whole or by its cores nobody said.
+      acRun({ run: { cores: null, cableDiameterMm: 55 }, bay: { freeHeightMm: 300, entryOffsetMm: 40 } }),
+      /^Missing: cores$/,
+    ],
     [bay(null), /^Missing: height from gland plate to AC studs of T100, from the sheet$/],
     [american(300, 85.03, 2), /^Missing: bending space for 2 wires a terminal/],
     [
@@ -49,6 +54,14 @@ it('gives 214.593 mm for 120 mm² over 40 mm, and 287.157 mm for 240 mm² over 6
   });
   expect(BEND.check(big, { element: 'lug', path: '' }).limit).toBeCloseTo(287.157, 3);
   expect(bendRadiusMm(15.3)).toBeCloseTo(130.05, 9);
+});
+
+it('has room for cores a tenth thicker wherever it holds, as real ones come', () => {
+  for (const coreMm of [5, 15.3, 21.5, 30])
+    for (const offsetMm of [0, 10, 40, 120, 400]) {
+      const heightMm = (d: number) => 20 + offsetBendMm(offsetMm, bendRadiusMm(d)) + 56;
+      expect(heightMm(1.1 * coreMm)).toBeLessThanOrEqual(1.1 * heightMm(coreMm));
+    }
 });
 
 it('bends as two arcs of one radius do: so far sideways and so far up, each arc the same', () => {

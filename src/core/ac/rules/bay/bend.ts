@@ -4,7 +4,7 @@ import { rule } from '../../../kernel/rule';
 import { bendNeed } from '../../bay/bend';
 import type { RunResult } from '../../results';
 
-/** Room wanted over what the bend needs, per cent of it (common practice): nobody bends to the millimetre. */
+/** Room wanted over what the bend needs, per cent of it (common practice): real cores come up to a tenth thicker, and a tenth of R is no more than a tenth of the height. */
 const RESERVE_PERCENT = 10;
 
 /** Height between gland plate and studs, mm, against what the conductors need to bend over to the farthest of them. */
@@ -27,7 +27,7 @@ export const BEND = rule<RunResult>()({
       {
         value: freeMm,
         limit: need.neededMm,
-        working: () => need.working,
+        working: need.working,
         basis: school.name === 'NEC' ? published('NFPA 70, 312.6(B)') : undefined,
       },
       RESERVE_PERCENT,

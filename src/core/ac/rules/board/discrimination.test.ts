@@ -5,26 +5,34 @@ import { DISCRIMINATION } from './discrimination';
 /** 1250 kVA, 6 %, 13 kW, behind 30 m of 2 × 240 mm² copper: what the grid can feed into the board, A. */
 const FAULT = loadedBoard(3).supply.gridA.value ?? 0;
 type Over = NonNullable<Parameters<typeof loadedBoard>[1]>['board'];
-const main = (board: Over) => loadedBoard(3, { board: { mainMagneticA: 8000, mainDelayS: 0, ...board } });
+const main = (board: Over) =>
+  loadedBoard(3, { board: { mainMagneticA: 8000, mainDelayS: 0, mainInstantA: 0, ...board } });
 
 edges(DISCRIMINATION, () => ({
   holds: [
     main({ mainDelayS: 0.1 }),
     main({ mainDelayS: 0.4, mainBreakerA: 400 }),
     main({ mainMagneticA: FAULT / 0.8 + 1 }),
+    // It waits, and its override lies above all that can flow; its magnetic setting is passed over.
+    main({ mainDelayS: 0.1, mainInstantA: FAULT / 0.8 + 1, mainMagneticA: 2000 }),
+    main({ mainDelayS: 0.1, mainMagneticA: null }),
+    // Without a delay there is no override to ask for.
+    main({ mainMagneticA: FAULT / 0.8 + 1, mainInstantA: null }),
   ],
   tight: [
     main({ mainDelayS: 0.09 }),
     main({}),
     main({ mainMagneticA: FAULT / 0.8 - 1 }),
+    main({ mainDelayS: 0.4, mainInstantA: FAULT / 0.8 - 1 }),
+    // Without a delay the lower of the two rules.
+    main({ mainMagneticA: FAULT / 0.8 + 1, mainInstantA: FAULT / 0.8 - 1 }),
     // 399 A over 200 A is less than two to one.
     main({ mainDelayS: 0.4, mainBreakerA: 399 }),
   ],
   without: {
     'breakers of the runs': loadedBoard(3, { run: { magneticA: null }, board: { mainMagneticA: 8000, mainDelayS: 0 } }),
     'main breaker': main({ mainBreakerA: null }),
-    'magnetic setting of the main breaker': main({ mainMagneticA: null }),
-    'short-time delay of the main breaker': main({ mainDelayS: null }),
+    'settings of the main breaker': main({ mainMagneticA: null }),
     'short-circuit current at the board': loadedBoard(3, {
       survey: { transformerKva: null },
       board: { mainMagneticA: 8000, mainDelayS: 0 },
@@ -32,7 +40,20 @@ edges(DISCRIMINATION, () => ({
   },
   numbers: [[main({}), { value: 6400, limit: FAULT, margin: null }]],
   says: [
-    [main({ mainDelayS: 0.2 }), /^overload: main 800 A over 200 A of INV-01 = 4\.00, wanted 2$/, /waits 0\.2 s/],
+    [
+      main({ mainDelayS: 0.2 }),
+      /^overload: main 800 A over 200 A of INV-01 = 4\.00, wanted 2$/,
+      /waits 0\.2 s whatever flows/,
+    ],
+    [
+      main({ mainDelayS: 0.2, mainInstantA: 10_000 }),
+      /^overload/,
+      /waits 0\.2 s to 0\.8 · 10000 A = 8000 A; behind/,
+      /partial/,
+    ],
+    [main({ mainMagneticA: null }), /^Missing: magnetic setting of the main breaker$/],
+    [main({ mainDelayS: 0.2, mainInstantA: null }), /^Missing: instantaneous override of the main breaker$/],
+    [main({ mainDelayS: null }), /^Missing: short-time delay of the main breaker$/],
     [
       main({}),
       /^overload/,

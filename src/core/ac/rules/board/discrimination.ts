@@ -13,6 +13,29 @@ const APART = 2;
 /** Least delay behind which a branch that trips at once is through, s (common practice). */
 const DELAY_LEAST_S = 0.1;
 
+/** The current up to which the main leaves a fault to the branch, A: Infinity where it waits whatever flows. */
+interface StaysIn {
+  readonly toA: number;
+  readonly words: string;
+}
+
+/** Without a delay the magnetic setting ends it; behind a delay the instantaneous override, where the main has one. */
+function staysIn({ board: { mainMagneticA, mainDelayS, mainInstantA } }: BoardLoad): Answer<StaysIn> {
+  if (mainDelayS === null) return lacking('short-time delay of the main breaker');
+  const waits = mainDelayS >= DELAY_LEAST_S;
+  const instantA = mainInstantA === 0 ? Infinity : mainInstantA;
+  const setA = waits ? instantA : mainMagneticA && Math.min(mainMagneticA, instantA ?? Infinity);
+  if (setA === null) return lacking(`${waits ? 'instantaneous override' : 'magnetic setting'} of the main breaker`);
+  if (setA === Infinity)
+    return known({
+      toA: Infinity,
+      words: `the main waits ${mainDelayS} s whatever flows, a branch is through at once`,
+    });
+  const toA = STAYS_IN * setA;
+  const how = waits ? `waits ${mainDelayS} s` : 'stays in';
+  return known({ toA, words: `the main ${how} to ${STAYS_IN} · ${setA} A = ${fixed(toA, 0)} A` });
+}
+
 interface Branches {
   readonly largestA: number;
   readonly largest: string;
@@ -51,33 +74,28 @@ export const DISCRIMINATION = rule<BoardLoad>()({
   needs: {
     branches: { as: 'breakers of the runs', answer: branchesOf },
     mainA: { as: 'main breaker', of: (b) => b.board.mainBreakerA },
-    magneticA: { as: 'magnetic setting of the main breaker', of: (b) => b.board.mainMagneticA },
-    delayS: { as: 'short-time delay of the main breaker', of: (b) => b.board.mainDelayS },
+    main: { as: 'settings of the main breaker', answer: staysIn },
     faultA: { as: 'short-circuit current at the board', answer: (b) => b.supply.gridA },
   },
-  judge: ({ branches, mainA, magneticA, delayS, faultA }) => {
-    const waits = delayS >= DELAY_LEAST_S;
-    const inToA = STAYS_IN * magneticA;
+  judge: ({ branches, mainA, main: { toA, words }, faultA }) => {
     const onOverload = mainA >= APART * branches.largestA;
-    const onFault = waits || inToA >= faultA;
-    const share = (100 * (inToA - faultA)) / faultA;
+    const onFault = toA >= faultA;
+    const share = (100 * (toA - faultA)) / faultA;
     return found(
       onOverload && onFault ? 'holds' : 'tight',
       () => [
         `overload: main ${mainA} A over ${branches.largestA} A of ${branches.largest} = ${fixed(mainA / branches.largestA, 2)}, wanted ${APART}`,
-        waits
-          ? `fault: the main waits ${delayS} s, a branch is through at once`
-          : `fault: the main stays in to ${STAYS_IN} · ${magneticA} A = ${fixed(inToA, 0)} A; behind a branch up to ${fixed(faultA, 0)} A can flow`,
+        `fault: ${words}${toA === Infinity ? '' : `; behind a branch up to ${fixed(faultA, 0)} A can flow`}`,
         ...(onFault
           ? []
           : [
-              inToA >= branches.tripA
-                ? `from ${fixed(inToA, 0)} A up the main may go with the branch: partial`
+              toA >= branches.tripA
+                ? `from ${fixed(toA, 0)} A up the main may go with the branch: partial`
                 : `a branch may need ${fixed(branches.tripA, 0)} A to trip at once: the main may go first`,
             ]),
       ],
       // The main sees the grid's share of a fault; where it waits there is no number to meet.
-      waits ? {} : { value: inToA, limit: faultA, ...(onOverload && onFault ? { margin: share } : {}) },
+      toA === Infinity ? {} : { value: toA, limit: faultA, ...(onOverload && onFault ? { margin: share } : {}) },
     );
   },
 });

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { SVGAttributes } from 'svelte/elements';
   import { bayDrawing } from '$core/ac/bay/drawing';
   import { bendNeed } from '$core/ac/bay/bend';
   import type { RunResult } from '$core/ac/results';
@@ -59,6 +60,19 @@
   };
 </script>
 
+<!-- What is drawn over a conductor behind its palm: the barrel of its lug, and the sleeve over that. -->
+{#snippet hull(x: number, widthMm: number, lengthMm: number, look: SVGAttributes<SVGRectElement>)}
+  <rect
+    x={x - widthMm / 2}
+    y={barrelTop}
+    width={widthMm}
+    height={lengthMm}
+    stroke="var(--color-ink)"
+    stroke-width="0.5"
+    {...look}
+  />
+{/snippet}
+
 {#if !bay}
   <p class="text-dim">The data sheet of {result.type.name} gives no stud spacing: no drawing without it.</p>
 {:else}
@@ -98,29 +112,12 @@
             <path d={way.d} fill="none" stroke="#e8c62c" stroke-width={coreMm * 0.55} stroke-dasharray="5 5" />
           {/if}
           {#if bay.sleeve}
-            <rect
-              x={c.xMm + beside - bay.sleeve.widthMm / 2}
-              y={barrelTop}
-              width={bay.sleeve.widthMm}
-              height={bay.sleeve.lengthMm}
-              rx="2"
-              fill="#4b4b4b"
-              fill-opacity="0.35"
-              stroke="var(--color-dim)"
-              stroke-width="0.4"
-            />
+            {@const { widthMm, lengthMm } = bay.sleeve}
+            {@render hull(c.xMm + beside, widthMm, lengthMm, { fill: '#4b4b4b', 'fill-opacity': 0.35, rx: 2 })}
           {/if}
           {#if bay.barrel}
-            <rect
-              x={c.xMm + beside - bay.barrel.outerMm / 2}
-              y={barrelTop}
-              width={bay.barrel.outerMm}
-              height={bay.barrel.depthMm}
-              fill="#c9ae7e"
-              fill-opacity={bay.sleeve ? 0.55 : 1}
-              stroke="var(--color-ink)"
-              stroke-width="0.5"
-            />
+            {@const { outerMm, depthMm } = bay.barrel}
+            {@render hull(c.xMm + beside, outerMm, depthMm, { fill: '#c9ae7e', 'fill-opacity': bay.sleeve ? 0.55 : 1 })}
           {/if}
         {/each}
         {#if palmMm !== null}

@@ -2,13 +2,13 @@
   import { z } from 'zod';
   import type { RunResult } from '$core/ac/results';
   import { runWay } from '$core/ac/results';
-  import { SIDEWALL_MOST_N_PER_M, legsOf, pullMostN, pullOf, pulledKgPerM, reversed } from '$core/ac/schedule/pull';
-  import { CONDUCTORS } from '$core/ac/wiring';
+  import { pullChecks, pulledRun } from '$core/ac/schedule/pulledRun';
   import { fixed } from '$core/kernel/quantity';
   import { quantity } from '$core/kernel/schema';
   import { useSite } from '$lib/client/siteState.svelte';
   import FieldInput from '$lib/ui/form/FieldInput.svelte';
   import { fieldsOf } from '$lib/ui/form/fields';
+  import VerdictMark from '$lib/ui/VerdictMark.svelte';
 
   let { results }: { results: readonly RunResult[] } = $props();
   const site = useSite();
@@ -22,36 +22,18 @@
   const errors = (path: string) =>
     parsed.error?.issues.filter((i) => i.path[0] === path && values[path] !== null).map((i) => i.message) ?? [];
 
-  const pulls = $derived(
-    results.map((r) => {
-      const { run, inverter, type } = r;
-      const way = runWay(site.design.plan, inverter, site.design.board);
-      const kg = pulledKgPerM(run, CONDUCTORS[type.wiring]);
-      const missing = [...kg.missing, ...(way ? [] : [`where ${inverter.tag} and the board stand`])];
-      if (!parsed.data || !way || kg.value === null || !run.metal || !run.sectionMm2 || !run.parallel)
-        return { tag: inverter.tag, id: inverter.id, missing, pull: null };
-      const { friction, radiusM } = parsed.data;
-      const of = (points: typeof way.points) => pullOf(legsOf(points), kg.value, friction, radiusM);
-      const [toBoard, toUnit] = [of(way.points), of(reversed(way.points))];
-      const best = toBoard.tensionN <= toUnit.tensionN ? toBoard : toUnit;
-      const mostN = pullMostN(run.metal, run.sectionMm2, run.parallel);
-      const turns = legsOf(way.points).reduce((sum, l) => sum + l.bendRad, 0);
-      return {
-        tag: inverter.tag,
-        id: inverter.id,
-        missing,
-        pull: {
-          best,
-          end: best === toBoard ? 'the board' : 'the unit',
-          other: best === toBoard ? toUnit : toBoard,
-          mostN,
-          turns,
-          kg: kg.value,
-        },
-      };
-    }),
-  );
+  const pulls = $derived.by(() => {
+    if (!parsed.data) return [];
+    const { friction, radiusM } = parsed.data;
+    return results.map((r) => {
+      const way = runWay(site.design.plan, r.inverter, site.design.board);
+      const pulled = pulledRun(r, way?.points ?? null, friction, radiusM);
+      const [sidewall, tension] = pullChecks(pulled);
+      return { ...pulled, sidewall, tension };
+    });
+  });
   const kn = (n: number) => fixed(n / 1000, 2);
+  const of = (n: number | null) => (n === null ? '–' : kn(n));
 </script>
 
 <section class="sheet overflow-x-auto p-3" aria-labelledby="pulls">
@@ -70,33 +52,34 @@
   </div>
   {#if parsed.success}
     <table class="grid-table mt-2">
-      <thead
-        ><tr
-          ><th scope="col">Run</th><th scope="col" class="fig">kg/m</th><th scope="col" class="fig">Turns</th><th
-            scope="col">Pull from</th
-          ><th scope="col" class="fig">Tension</th><th scope="col" class="fig">from the other end</th><th
-            scope="col"
-            class="fig">most</th
-          ><th scope="col" class="fig">Sidewall</th></tr
-        ></thead
-      >
+      <thead>
+        <tr>
+          <th scope="col">Run</th>
+          <th scope="col" class="fig">kg/m</th>
+          <th scope="col" class="fig">Turns</th>
+          <th scope="col">Pull from</th>
+          <th scope="col" class="fig">From the other end</th>
+          <th scope="col">Tension</th>
+          <th scope="col">Sidewall</th>
+        </tr>
+      </thead>
       <tbody>
-        {#each pulls as { tag, id, missing, pull } (id)}
+        {#each pulls as { tag, id, kgPerM, chosen, tension, sidewall } (id)}
           <tr>
             <th scope="row">{tag}</th>
-            {#if pull}
-              {@const over = pull.best.tensionN > pull.mostN}
-              {@const pressed = pull.best.sidewallNPerM > SIDEWALL_MOST_N_PER_M}
-              <td class="fig">{fixed(pull.kg, 2)}</td>
-              <td class="fig">{fixed((pull.turns * 180) / Math.PI, 0)}°</td>
-              <td>{pull.end}</td>
-              <td class="fig {over ? 'text-stop' : ''}">{kn(pull.best.tensionN)} kN{over ? ', too much' : ''}</td>
-              <td class="fig">{kn(pull.other.tensionN)} kN</td>
-              <td class="fig">{kn(pull.mostN)} kN</td>
-              <td class="fig {pressed ? 'text-stop' : ''}"
-                >{kn(pull.best.sidewallNPerM)} of {kn(SIDEWALL_MOST_N_PER_M)} kN/m</td
-              >
-            {:else}<td colspan="7" class="text-dim">Missing: {missing.join(', ')}</td>{/if}
+            {#if chosen.value && tension && sidewall}
+              {@const { from, otherN, turnsRad } = chosen.value}
+              <td class="fig">{fixed(kgPerM.value ?? 0, 2)}</td>
+              <td class="fig">{fixed((turnsRad * 180) / Math.PI, 0)}°</td>
+              <td>the {from}</td>
+              <td class="fig">{kn(otherN)} kN</td>
+              {#each [tension, sidewall] as check (check.id)}
+                <td class="whitespace-nowrap">
+                  <VerdictMark verdict={check.verdict} />
+                  <span class="num">{of(check.value)} of {of(check.limit)} k{check.unit}</span>
+                </td>
+              {/each}
+            {:else}<td colspan="6" class="text-dim">Missing: {chosen.missing.join(', ')}</td>{/if}
           </tr>
         {/each}
       </tbody>
