@@ -53,6 +53,7 @@ export function leastAmpacity(run: AcRun, school: School, lengthM: number | null
     izA: least.izA,
     source: least.source,
     where: least.name,
+    ...(least.reckonedAt && { reckonedAt: least.reckonedAt }),
     working: [
       ...least.working,
       `${place(least.name)} rules: ${answers.map((p) => `${place(p.name)} ${fixed(p.izA, 1)} A`).join(', ')}`,

@@ -127,21 +127,23 @@ const ground = {
 
 describe('what a cable carries, by the IEC school', () => {
   it.each([
-    [U27, clipped, 6, 1, 49.92],
-    [U27, clipped, 10, 1, 68.16],
-    [U55, conduit, 25, 1, 85.176],
-    [U55, conduit, 35, 1, 104.832],
-    [U110, tray, 120, 1, 187.624],
-    [U110, tray, 150, 1, 216.874],
-    [U121, duct, 120, 1, 201.12],
-    [U121, duct, 150, 1, 226.372],
-    [U165, trefoil, 35, 1, 153.79],
-    [U165, trefoil, 50, 1, 188.37],
-    [U255, ground, 240, 1, 435],
-    [U255, { ...ground, arrangement: '0.25 m' }, 95, 2, 464.4],
-  ] as const)('$0.kva kVA: %s', (u, way, sectionMm2, parallel, izA) =>
-    rel(worked(u, { ...way, sectionMm2, parallel }).ampacity.value?.izA, izA),
-  );
+    [U27, clipped, 6, 1, 52, 49.92],
+    [U27, clipped, 10, 1, 71, 68.16],
+    [U55, conduit, 25, 1, 117, 85.176],
+    [U55, conduit, 35, 1, 144, 104.832],
+    [U110, tray, 120, 1, 263, 187.624],
+    [U110, tray, 150, 1, 304, 216.874],
+    [U121, duct, 120, 1, 223, 201.12],
+    [U121, duct, 150, 1, 251, 226.372],
+    [U165, trefoil, 35, 1, 169, 153.79],
+    [U165, trefoil, 50, 1, 207, 188.37],
+    [U255, ground, 240, 1, 290, 435],
+    [U255, { ...ground, arrangement: '0.25 m' }, 95, 2, 172, 464.4],
+  ] as const)('$0.kva kVA: %s', (u, way, sectionMm2, parallel, tableA, izA) => {
+    const { value } = worked(u, { ...way, sectionMm2, parallel }).ampacity;
+    rel(value?.izA, izA);
+    expect(value?.working[1]).toContain(`= ${parallel} × ${tableA} A × `);
+  });
 });
 
 describe('resistance and rise of a run, by the IEC school', () => {
@@ -207,6 +209,7 @@ it('the fault of 110 kVA at the end of its run: 3267.25 A through 0.0671492 Ω a
   const { value, limit, working } = LOOP.check(r, { element: 'run', path: '' });
   expect(Math.abs((value ?? NaN) / 3267.25 - 1)).toBeLessThan(1e-4);
   expect(limit).toBe(2400);
+  expect(Math.abs((value ?? NaN) / (limit ?? NaN) / 1.36135 - 1)).toBeLessThan(1e-4);
   expect(working[0]).toContain('0.0671 Ω');
   rel(r.impedance.value?.reactanceOhm, 0.0064);
   // 150 mm² of aluminium in XLPE, k 94: 1.9881e8 A²s.
@@ -244,6 +247,21 @@ describe('by the NEC school', () => {
     // 10 AWG × (4 AWG over 6 AWG) is 16.51 kcmil: 8 AWG.
     expect(equipmentEarthMm2({ ...small(21.15).run }, 43.3).value).toBe(8.37);
   });
+  it.each([
+    [85.03, 15, 69, 0.58, 130.5],
+    [107.22, 15, 69, 0.58, 150.8],
+    [126.68, 15, 69, 0.58, 168.2],
+    [152.01, 15, 69, 0.58, 185.6],
+    [67.43, 25, 36, 0.91, 177.45],
+    [85.03, 25, 36, 0.91, 204.75],
+  ])(
+    '%d mm² %d mm over a roof in the sun at 36 °C: %d °C, times %d, %d A',
+    (sectionMm2, roofGapMm, thetaC, ct, izA) => {
+      const { value } = necRun({ run: { sectionMm2, ambientC: 36, sunOnCable: true, roofGapMm } }).ampacity;
+      rel(value?.izA, izA);
+      expect(value?.working[0]).toContain(`× ${ct} (${thetaC} °C) × 1 (3 current-carrying)`);
+    },
+  );
   it('four 3/0 with 6 AWG fill 2 in of EMT by 33.4416 %, four 300 kcmil 2-1/2 in by 32.3301 %', () => {
     const fill = (sectionMm2: number, racewaySize: AcRun['racewaySize']) =>
       nec.racewayFill(necRun({ run: { sectionMm2, racewaySize, raceway: 'EMT, steel' } }).run, 4).value;

@@ -22,6 +22,8 @@ export interface Ampacity {
   readonly source: string;
   /** Piece of the way that rules; absent or null where the way is one. */
   readonly where?: string | null;
+  /** Surroundings and conductor that it is reckoned for, °C; absent where the table says no one temperature. */
+  readonly reckonedAt?: { readonly ambientC: number; readonly conductorC: number };
   readonly working: readonly string[];
 }
 

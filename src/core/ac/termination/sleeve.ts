@@ -26,16 +26,22 @@ const GRIP = 0.9;
 const OVERLAP_MM = 30;
 const LENGTH_KEPT = 0.9;
 
+/** Diameter of the tube that a palm would fill if it were round, mm: 2·(w + t)/π, for a tube flattens over it. */
+export const palmAsTubeMm = ({
+  palmWidthMm,
+  palmThicknessMm,
+}: Pick<LugBody, 'palmWidthMm' | 'palmThicknessMm'>): number => (2 * (palmWidthMm + palmThicknessMm)) / Math.PI;
+
 /**
- * The sleeve for a lug: recovered ≤ 0.9·min(barrel, core), supplied ≥ 1.1·max(barrel, core); over the palm if supplied ≥ 1.1·2(w + t)/π, for a
- * tube flattens. The smallest that slips over the palm, else the smallest. Cut (barrel depth + 30 mm)/0.9. All mm, above 0 (RangeError).
+ * The sleeve for a lug: recovered ≤ 0.9·min(barrel, core), supplied ≥ 1.1·max(barrel, core); over the palm if supplied ≥ 1.1 times
+ * the palm as a tube. The smallest that slips over the palm, else the smallest. Cut (barrel depth + 30 mm)/0.9. All mm, above 0 (RangeError).
  * Null where no sleeve of the table grips. Common practice.
  */
 export function sleeveFor(lug: LugBody): Sleeve | null {
   requirePositive(lug, 'barrelOuterMm', 'barrelDepthMm', 'coreMm', 'palmWidthMm', 'palmThicknessMm');
   const thin = Math.min(lug.barrelOuterMm, lug.coreMm);
   const thick = Math.max(lug.barrelOuterMm, lug.coreMm);
-  const palmMm = (ROOM * 2 * (lug.palmWidthMm + lug.palmThicknessMm)) / Math.PI;
+  const palmMm = ROOM * palmAsTubeMm(lug);
   const fitting = HEAT_SHRINK.filter((s) => s.recoveredMm <= GRIP * thin && s.suppliedMm >= ROOM * thick)
     .map((s) => ({ ...s, overPalm: s.suppliedMm >= palmMm }))
     .sort((a, b) => a.suppliedMm - b.suppliedMm || a.recoveredMm - b.recoveredMm);

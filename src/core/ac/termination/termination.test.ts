@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { acRun, necRun } from '../../testing/subjects';
-import { sleeveFor } from './sleeve';
+import { palmAsTubeMm, sleeveFor } from './sleeve';
 import { terminationSheet } from './terminationSheet';
 
 /** A lug of 120 mm² (DIN 46235, recalled) on a core of 15.3 mm. */
@@ -11,6 +11,7 @@ describe('the sleeve of a lug', () => {
     const sleeve = sleeveFor(LUG_120)!;
     expect([sleeve.ratio, sleeve.suppliedMm, sleeve.recoveredMm, sleeve.overPalm]).toEqual(['4:1', 32, 8, true]);
     expect(sleeve.cutMm).toBeCloseTo(72.2222, 4);
+    expect(palmAsTubeMm(LUG_120)).toBeCloseTo(23.8732, 4);
   });
   it('goes on before the lug where none slips over the palm, the smallest that grips', () => {
     const wide = sleeveFor({ ...LUG_120, palmWidthMm: 90 })!;

@@ -67,6 +67,10 @@ describe('four units on one transformer (worked case)', () => {
     const picture = pictureAt(path, ALL_FEEDING)!;
     rel(picture.boardV, 436.553);
     [437.678, 439.075, 440.463, 441.841].forEach((v, i) => rel(picture.units[i]?.terminalV, v));
+    // Left to 440 V, as printed.
+    [2.32224, 0.925228, -0.462538, -1.84123].forEach((v, i) =>
+      expect(440 - (picture.units[i]?.terminalV ?? NaN)).toBeCloseTo(v, 4),
+    );
     expect(picture.units.map((u) => u.marginPercent > 0)).toEqual([true, true, false, false]);
     expect(picture.worst.tag).toBe('U4');
     rel(picture.worst.marginPercent, (100 * -1.84123) / 440, 1e-5);
@@ -79,6 +83,9 @@ describe('four units on one transformer (worked case)', () => {
     const picture = voltagePicture(path, () => held)!;
     rel(picture.boardV, 431.326);
     [432.342, 433.604, 434.856, 436.1].forEach((v, i) => rel(picture.units[i]?.terminalV, v));
+    [7.6579, 6.39616, 5.14364, 3.90017].forEach((v, i) =>
+      expect(440 - (picture.units[i]?.terminalV ?? NaN)).toBeCloseTo(v, 4),
+    );
   });
   it('has unit four at 432.637 V alone, trips from 0.891666 of power, and survives 422.086 V at rest', () => {
     const alone = voltagePicture(path, (_, i) => ({ activeW: i === 3 ? 100_000 : 0, reactiveVar: 0 }))!;

@@ -54,6 +54,8 @@ it('gives 214.593 mm for 120 mm² over 40 mm, and 287.157 mm for 240 mm² over 6
   });
   expect(BEND.check(big, { element: 'lug', path: '' }).limit).toBeCloseTo(287.157, 3);
   expect(bendRadiusMm(15.3)).toBeCloseTo(130.05, 9);
+  expect(bendRadiusMm(21.6)).toBeCloseTo(183.6, 9);
+  expect(offsetBendMm(60, 183.6)).toBeCloseTo(201.157, 3);
 });
 
 it('has room for cores a tenth thicker wherever it holds, as real ones come', () => {

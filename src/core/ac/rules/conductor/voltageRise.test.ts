@@ -21,7 +21,12 @@ edges(VOLTAGE_RISE, () => ({
       acRun({ run: { lengthM: 60 } }),
       /^R = 11\.705 mΩ a conductor at 90 °C/,
       /160\.0 A × 11\.705 mΩ × 1 = 3\.24 V = 0\.811 %/,
+      // 346 · 0.91 · 0.82 = 258.2 A at 40 °C: 40 + 50 · (160/258.2)² = 59.2 °C, and R by 0.00393 a kelvin.
+      /^at this current the conductor settles at 59\.2 °C: 0\.734 %$/,
       /1 %, at most 2 %/,
     ],
+    // Without the current the cable may carry nothing is said of it; overloaded, nothing cooler.
+    [acRun({ run: { lengthM: 60, ambientC: null } }), /^R = /, /^ΔU/, /^wanted/],
+    [acRun({ run: { lengthM: 60, sectionMm2: 25, cableDiameterMm: null } }), /^R = /, /^ΔU/, /^wanted/],
   ],
 }));

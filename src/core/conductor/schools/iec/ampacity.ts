@@ -6,6 +6,7 @@ import type { CableKind, LaidCable, Method } from '../../laid';
 import { ARRANGEMENTS_IN_AIR, SPACINGS_IN_GROUND } from '../../laid';
 import type { Ampacity } from '../../school';
 import { fourLoadedFactor } from './fourLoaded';
+import { CONDUCTOR_MAX_C } from './resistance';
 import { AMBIENT_IN_AIR, AMBIENT_IN_GROUND } from './tables/ambient';
 import {
   PVC_AL_IN_AIR,
@@ -180,6 +181,7 @@ export function ampacity(i: LaidCable): Answer<Ampacity> {
   return known({
     izA,
     source: base.source,
+    reckonedAt: { ambientC: thetaC, conductorC: CONDUCTOR_MAX_C[insulation] },
     working: [
       'I_z = n · I_0 · C_t · C_g · C_s · C_d',
       `= ${parallel} × ${base.value} A × ${ct} (${thetaC} °C) × ${cg} (${circuits} circuits) × ${cs} × ${fixed(cd, 4)}${neutral ? ` × ${fixed(neutral.factor, 3)}` : ''} = ${fixed(izA, 1)} A`,
