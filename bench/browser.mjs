@@ -151,33 +151,58 @@ try {
     '1',
   );
 
-  // A length typed in a schedule of 500 runs: from the key that takes it to the painted frame.
+  // A length typed in a schedule of 500 runs: from the key that takes it to the painted frame with it, and until what follows from it stands there.
   await page.goto(`${base}/sites/${await imported(designs.runs)}/ac`);
   await page.waitForLoadState('networkidle');
   await page.locator('tr[aria-rowindex="5"] [role="gridcell"]').nth(5).click();
   const typed = await page.evaluate(async (count) => {
     const frame = () => new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+    // A message that the frame's first callback sends is taken right behind the frame, before what was put off until then.
+    const painted = () =>
+      new Promise((done) =>
+        requestAnimationFrame(() => {
+          const { port1, port2 } = new MessageChannel();
+          port1.onmessage = done;
+          port2.postMessage(null);
+        }),
+      );
     const key = (name) =>
       document.activeElement.dispatchEvent(
         new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }),
       );
-    const times = [];
+    const [times, worked] = [[], []];
     for (let i = 0; i < count; i++) {
       key('F2');
       await frame();
+      const row = document.activeElement.closest('tr');
       const field = document.activeElement;
       field.value = String(40 + i);
       field.dispatchEvent(new Event('input', { bubbles: true }));
       await frame();
+      const figures = () => [...row.querySelectorAll('.text-dim')].map((c) => c.textContent).join();
+      const old = figures();
       const began = performance.now();
+      const frameWithIt = painted();
       key('Enter');
-      await frame();
+      await frameWithIt;
       times.push(performance.now() - began);
+      const cells = [...row.querySelectorAll('[role="gridcell"]')].map((c) => c.textContent.trim());
+      if (!cells.includes(String(40 + i))) throw new Error(`typed ${40 + i}, painted ${cells}`);
+      while (figures() === old && performance.now() - began < 5000) await frame();
+      worked.push(performance.now() - began);
       await new Promise((done) => setTimeout(done, 600));
     }
-    return times.sort((a, b) => a - b);
+    const sorted = (list) => list.sort((a, b) => a - b);
+    return { times: sorted(times), worked: sorted(worked) };
   }, MOVES);
-  report('on the next painted frame', typed, 'type a length in a schedule of 500 runs');
+  report('on the next painted frame', typed.times, 'type a length in a schedule of 500 runs');
+  line(
+    'browser.type a length in a schedule of 500 runs, what follows from it stands there',
+    digits(typed.worked[MOVES >> 1]),
+    'ms',
+    'itself',
+    '1',
+  );
 
   await page.goto(`${base}/sites/${await imported(designs.roofs)}/strings`);
   await page.waitForLoadState('networkidle');

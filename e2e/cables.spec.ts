@@ -18,7 +18,7 @@ test('the cables that could lie for a run: ordered by cost, one taken, one that 
   await expect(panel.getByText(/One section up from/)).toBeVisible();
   await expect(panel.getByRole('heading', { name: 'One rule in the way' })).toBeVisible();
 
-  const copper = rows.filter({ hasText: '95 mm² Cu' });
+  const copper = rows.filter({ hasText: '95 mm² Cu' }).first();
   await copper.getByRole('button', { name: 'Take it' }).click();
   await saved(page);
   await open(page, `/sites/${site}/ac`);

@@ -18,7 +18,8 @@ export const BREAKER_KINDS = ['moulded-case', 'miniature'] as const;
 export const RACEWAYS = ['PVC 40', 'EMT, steel', 'RMC, steel', 'RMC, aluminium'] as const;
 export const RACEWAY_SIZES = ['1/2', '3/4', '1', '1-1/4', '1-1/2', '2', '2-1/2', '3', '3-1/2', '4'] as const;
 export const INSULATION_RATINGS_C = [60, 75, 90] as const;
-export const DC_SECTIONS_MM2 = [2.5, 4, 6, 10, 16] as const;
+/** Sections of DC cable, mm², rising: those of EN 50618, and between them 14 to 6 AWG. */
+export const DC_SECTIONS_MM2 = [2.08, 2.5, 3.31, 4, 5.26, 6, 8.37, 10, 13.3, 16] as const;
 export const DC_CABLE_MODES = ['single free in air', 'single on a surface', 'two adjacent on a surface'] as const;
 
 export type Insulation = (typeof INSULATIONS)[number];

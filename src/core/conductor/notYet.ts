@@ -30,7 +30,7 @@ export function schoolToCome(name: SchoolName, tables: TablesWanted): School {
     nextBreakerA: wants('nextBreakerA'),
     boardA: wants('boardA'),
     lug: wants('lug'),
-    dcAmpacityA: wants('dcAmpacityA'),
+    dcAmpacity: wants('dcAmpacity'),
     // A measured cable needs no table.
     cableDiameter: ({ cableDiameterMm: mm }) =>
       mm === null ? wants('diameter')() : known({ lowMm: mm, nominalMm: mm, highMm: mm, coreMm: null, measured: true }),

@@ -27,6 +27,14 @@ export interface Ampacity {
   readonly working: readonly string[];
 }
 
+/** Current a DC cable may carry, A: where it lies, and at its ends where the school judges those by themselves. */
+export interface DcAmpacity {
+  readonly mayA: number;
+  /** At the ends, A, against so many times the current that flows for hours. */
+  readonly ends: { readonly mayA: number; readonly duty: number } | null;
+  readonly words: string;
+}
+
 /** AC resistance and reactance of a conductor, Ω/m, at the temperature of full load, °C. */
 export interface LoadedResistance {
   readonly ohmPerM: number;
@@ -115,6 +123,6 @@ export interface School {
   /** The lug for a section and a stud. */
   lug(metal: Metal, sectionMm2: number, studM: number, measured: MeasuredPalm): Answer<Lug>;
   cableDiameter(cable: Pick<LaidCable, 'cores' | 'sectionMm2' | 'cableDiameterMm'>): Answer<Diameter>;
-  /** Current one DC cable of a bundle may carry, A. */
-  dcAmpacityA(bundle: DcBundle): Answer<number>;
+  /** Current one DC cable of a bundle may carry. */
+  dcAmpacity(bundle: DcBundle): Answer<DcAmpacity>;
 }

@@ -12,6 +12,7 @@ import { checksOf } from '../testing/checks';
 import type { ColdBy } from './coldVoltage';
 import { coldModuleV, coldOnSite } from './coldVoltage';
 import { trackerCurrents } from './currents';
+import { DC_SECTIONS_MM2 } from '../conductor/laid';
 import { dcAmpacityA } from '../conductor/schools/iec/dcCable';
 import { homeRunDrop, homeRunLengths } from './homeRun';
 import { homeRunOhm } from '../conductor/pvCable';
@@ -226,6 +227,13 @@ describe('DC cable (IEC 60228 class 5 tinned, EN 50618; recalled)', () => {
     const d = homeRunDrop(ohm, M575.impA, 18 * M575.umpV);
     expect([d.dropV, d.dropPercent, d.lossW].map((x) => x.toFixed(5))).toEqual(['5.79963', '0.75281', '77.94699']);
   });
+  it('10 AWG has 4.226 Ω/km at 75 °C (NFPA 70, chapter 9, Table 8, recalled), and less copper more', () => {
+    expect(homeRunOhm(500, 5.26, 75)).toBeCloseTo(4.226, 9);
+    expect(homeRunOhm(500, 5.26, 20)).toBeCloseTo(4.226 * (1 - 0.00323 * 55), 9);
+    const rising = DC_SECTIONS_MM2.map((mm2) => homeRunOhm(10, mm2, 60));
+    expect(rising).toEqual([...rising].sort((a, b) => b - a));
+    expect(() => homeRunOhm(10, 5, 60)).toThrow(/must be one of 2\.08, 2\.5/);
+  });
   it('6 mm² grouped by three carries 39.9 A at 50 °C; 4 mm² by nine 20.08316 A at 70 °C', () => {
     expect(dcAmpacityA(6, 'two adjacent on a surface', 50, 3)).toBeCloseTo(39.9, 9);
     expect(dcAmpacityA(4, 'two adjacent on a surface', 70, 9)).toBeCloseTo(20.08316, 5);
@@ -239,7 +247,7 @@ describe('DC cable (IEC 60228 class 5 tinned, EN 50618; recalled)', () => {
     }
   });
   it.each([
-    [{ sectionMm2: 7 }, /2.5, 4, 6, 10 or 16/],
+    [{ sectionMm2: 7 }, /one of 2\.08, 2\.5, 3\.31/],
     [{ conductorC: 130 }, /20 to 120/],
     [{ lengthM: -1 }, /above 0/],
     [{ lengthM: 0 }, /lengthM must be above 0/],

@@ -1,5 +1,5 @@
 import { describe } from 'vitest';
-import { DC_SECTIONS_MM2 } from '../conductor/laid';
+import type { DC_SECTIONS_MM2 } from '../conductor/laid';
 import { neverFlatters } from '../testing/neverFlatters';
 import { randomDesign } from '../testing/randomDesign';
 import {
@@ -18,6 +18,9 @@ import {
 import { strings } from '.';
 
 const TRACKER = ['strings.tracker-short-circuit', 'strings.tracker-operating', 'strings.input-connector'];
+
+/** Sections of which every school with tables has a current. */
+const METRIC_MM2 = [2.5, 4, 6, 10, 16];
 
 describe('the string side', () =>
   neverFlatters(strings, {
@@ -76,7 +79,7 @@ describe('the string side', () =>
         only('altitudeMaxM', t.altitudeMaxM === null ? null : Math.max(500, t.altitudeMaxM * x())),
       ),
       worseCable('a thinner cable', ['strings.cable-current', 'strings.home-run-drop'], (c) =>
-        only('sectionMm2', nextBelow(c.sectionMm2, DC_SECTIONS_MM2) as (typeof DC_SECTIONS_MM2)[number] | null),
+        only('sectionMm2', nextBelow(c.sectionMm2, METRIC_MM2) as (typeof DC_SECTIONS_MM2)[number] | null),
       ),
       worseCable('a hotter cable', ['strings.cable-current'], (c, x) =>
         only('ambientC', c.ambientC === null ? null : Math.min(119, c.ambientC + 50 * x())),

@@ -255,7 +255,7 @@ function randomEdition1(seed: number, most: Size = { inverters: 5, trackers: 12 
     inverters,
     strings,
     dcCable: {
-      sectionMm2: maybe(one([4, 6, 10])),
+      sectionMm2: maybe(one([4, 6, 10, 5.26])),
       mode: maybe(one(['single free in air', 'single on a surface', 'two adjacent on a surface'])),
       ambientC: maybe(one([40, 60, 70])),
       circuitsTogether: maybe(one([1, 3, 8, 20])),

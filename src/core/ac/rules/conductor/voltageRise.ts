@@ -11,11 +11,12 @@ import { runLengthWords } from '../../results';
 function atItsOwnTemperature({ run, ampacity, impedance, survey, school, designCurrent }: RunResult, percent: number) {
   const { metal, insulation, raceway, sectionMm2 } = run;
   const settled = ampacity.value && settledC(ampacity.value, designCurrent.currentA);
-  if (settled === null || !impedance.value || !metal || !insulation || !sectionMm2 || !survey.frequencyHz) return [];
+  if (settled === null || !impedance.value || settled >= impedance.value.conductorC) return [];
+  if (!metal || !insulation || !sectionMm2 || !survey.frequencyHz) return [];
   const ohmAt = (c: number) =>
     school.conductorOhmPerM({ metal, insulation, raceway }, sectionMm2, survey.frequencyHz ?? 0, c).value?.ohmPerM;
   const [own, warmest] = [ohmAt(settled), ohmAt(impedance.value.conductorC)];
-  if (own === undefined || warmest === undefined || own >= warmest) return [];
+  if (own === undefined || warmest === undefined) return [];
   return [`at this current the conductor settles at ${fixed(settled, 1)} °C: ${fixed((percent * own) / warmest, 3)} %`];
 }
 

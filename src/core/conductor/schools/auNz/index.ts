@@ -13,5 +13,5 @@ export const AU_NZ = schoolToCome('AU/NZ', {
   boardA: 'AS/NZS 4777.1, connection of inverters to a board',
   lug: 'a lug series for AS/NZS 1125 conductors',
   diameter: 'outer diameters of AS/NZS 5000.1 cables, or a measured cable diameter',
-  dcAmpacityA: 'AS/NZS 5033 and 3008.1.1, current of PV cable',
+  dcAmpacity: 'AS/NZS 5033 and 3008.1.1, current of PV cable',
 });

@@ -1,6 +1,11 @@
 import { atOrAbove, exactly } from '../../../kernel/publishedTable';
+import type { Answer } from '../../../kernel/answer';
+import { known, lacking } from '../../../kernel/answer';
+import { fixed } from '../../../kernel/quantity';
 import { requireWithin } from '../../../kernel/require';
-import type { DcCableMode } from '../../laid';
+import { saidOfBundle } from '../../dcBundle';
+import type { DcBundle, DcCableMode } from '../../laid';
+import type { DcAmpacity } from '../../school';
 import { PV_CABLE } from '../../tables/pvCable';
 import { GROUPING_IN_AIR } from './tables/grouping';
 
@@ -21,4 +26,16 @@ export function dcAmpacityA(
   return base === undefined || grouped === undefined
     ? undefined
     : base * Math.min(1, Math.sqrt((120 - ambientC) / 60)) * grouped;
+}
+
+/** The same as the school answers it. */
+export function dcAmpacity(bundle: DcBundle): Answer<DcAmpacity> {
+  const said = saidOfBundle(bundle);
+  if (said.value === null) return said;
+  const { sectionMm2, mode, ambientC, circuitsTogether } = said.value;
+  if (exactly(PV_CABLE, sectionMm2, mode) === undefined) return lacking(`a current of EN 50618 for ${sectionMm2} mm²`);
+  const mayA = dcAmpacityA(sectionMm2, mode, ambientC, circuitsTogether);
+  if (mayA === undefined) return lacking('a grouping factor above 20 circuits: split the bundle (SC06)');
+  const words = `I_z = ${sectionMm2} mm², ${mode}, ${ambientC} °C, ${circuitsTogether} together = ${fixed(mayA, 1)} A`;
+  return known({ mayA, ends: null, words });
 }

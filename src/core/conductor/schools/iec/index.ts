@@ -7,7 +7,7 @@ import { ampacity, arrangementsFor, sectionsFor } from './ampacity';
 import { seatFactors } from '../../breakerAmbient';
 import { nextBreakerA } from './breaker';
 import { cableDiameter } from './cableDiameter';
-import { dcAmpacityA } from './dcCable';
+import { dcAmpacity } from './dcCable';
 import { lugFor } from './lug';
 import { externalEarthMinMm2, protectiveEarthRawMm2, standardSectionMm2 } from './protectiveEarth';
 import { ADIABATIC_K, ADIABATIC_PVC_MOST_MM2 } from './tables/adiabatic';
@@ -82,23 +82,5 @@ export const IEC: School = {
       `a ${metal} lug of ${sectionMm2} mm² with a hole for M${studM}: the series prints none; measure the palm of the one in hand`,
     ),
   cableDiameter: (cable) => or(cableDiameter(cable), 'cores and section, or measured cable diameter'),
-  dcAmpacityA({ sectionMm2, mode, ambientC, circuitsTogether }) {
-    const may = given(
-      {
-        'section of the DC cable': sectionMm2,
-        'how the DC cable lies': mode,
-        'hottest ambient at the DC cable': ambientC,
-        'DC circuits in one bundle': circuitsTogether,
-      },
-      (k) => ({
-        a: dcAmpacityA(
-          k['section of the DC cable'],
-          k['how the DC cable lies'],
-          k['hottest ambient at the DC cable'],
-          k['DC circuits in one bundle'],
-        ),
-      }),
-    );
-    return may.value === null ? may : or(may.value.a, 'a grouping factor above 20 circuits: split the bundle (SC06)');
-  },
+  dcAmpacity,
 };

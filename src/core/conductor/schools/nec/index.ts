@@ -5,6 +5,7 @@ import type { School } from '../../school';
 import { fixed } from '../../../kernel/quantity';
 import { ampacity, nextOcpdA, sizesFor } from './ampacity';
 import { CONTINUOUS, equipmentEarthMm2 } from './equipmentEarth';
+import { dcAmpacity } from './dcCable';
 import { conductorOhmPerM } from './impedance';
 import { nextSizeMm2, sizeName } from './sizes';
 import { LUG_COLOURS } from './tables/lugColours';
@@ -23,7 +24,7 @@ const TO_COME = schoolToCome('NEC', {
   boardA: 'NFPA 70, 705.12(B)',
   lug: 'a lug series for AWG and kcmil, or the palm of the lug in hand',
   diameter: 'outer diameters of AWG cables, or a measured cable diameter',
-  dcAmpacityA: 'an ampacity table of the NEC school for DC cable',
+  dcAmpacity: 'an ampacity table of the NEC school for DC cable',
 });
 
 /** NFPA 70, the National Electrical Code. Sections are areas of American sizes, mm². Article and table numbers recalled. */
@@ -61,6 +62,7 @@ export const NEC: School = {
     const rating = nextOcpdA(neededA);
     return rating === undefined ? lacking('a standard breaker that large') : known(rating);
   },
+  dcAmpacity,
   boardA: (currentsA) => (currentsA.length ? known(currentsA.reduce((sum, a) => sum + a, 0)) : lacking('inverters')),
   /** No series is printed for the palm: the lug in hand gives it, the die goes by colour. */
   lug(metal, sectionMm2, studM, { palmWidthMm, palmThicknessMm }) {

@@ -57,6 +57,41 @@ edges(CABLE_CURRENT, () => ({
   ],
 }));
 
-it.each(['NEC', 'AU/NZ'] as const)('borrows no table for the %s school', (school) =>
-  expect(CABLE_CURRENT.check(onInput({ survey: { school } }), { element: 'string', path: '' }).verdict).toBe('unknown'),
-);
+/** The same cable by the American school: 10 AWG, 40 A at 90 °C, 30 A at 60 °C (NFPA 70, Table 310.16, recalled). */
+const american = (over: NonNullable<Parameters<typeof onInput>[0]>['cable'], parallel = 1) =>
+  onInput({
+    survey: { school: 'NEC' },
+    parallel,
+    cable: { sectionMm2: 5.26, circuitsTogether: 1, fuseA: null, ambientC: 30, ...over },
+  });
+const of = (about: ReturnType<typeof onInput>) => CABLE_CURRENT.check(about, { element: 'string', path: '' });
+
+it('judges by the NEC school what flows for hours at the ends, and all else where the cable lies', () => {
+  // At the ends 1.25 × 17.76 A on 30 A; in use 17.76 A on 40 A.
+  expect(of(american({}))).toMatchObject({ verdict: 'holds', value: 1.25 * ONE_A, limit: 30 });
+  // Nine circuits are 18 conductors, × 0.5, at 61…65 °C × 0.65: 13 A in use.
+  expect(of(american({ circuitsTogether: 9, ambientC: 62 }))).toMatchObject({ verdict: 'stop', value: ONE_A });
+  expect(of(american({ circuitsTogether: 9, ambientC: 62 })).limit).toBeCloseTo(40 * 0.5 * 0.65, 9);
+  // 14 AWG has 15 A at its ends.
+  expect(of(american({ sectionMm2: 2.08 }))).toMatchObject({ verdict: 'stop', value: 1.25 * ONE_A, limit: 15 });
+  // A metric section is the American size below it; 2.5 mm² is 14 AWG.
+  expect(of(american({ sectionMm2: 2.5 })).limit).toBe(15);
+  expect(of(american({ sectionMm2: 6 })).limit).toBe(30);
+  // Fused at 35 A the fuse rules, where the cable lies.
+  expect(of(american({ fuseA: 35 }, 3))).toMatchObject({ value: 35, limit: 40, verdict: 'holds' });
+  expect(of(american({ fuseA: 45 }, 3)).verdict).toBe('stop');
+  expect(of(american({})).working[1]).toBe('at the ends 1.25 × 17.76 A');
+});
+
+it('has no answer by the NEC school beyond its tables', () => {
+  expect(of(american({ ambientC: 90 })).working).toEqual(['Missing: an ambient factor for 90 °C at 90 °C insulation']);
+  expect(of(american({ ambientC: null })).verdict).toBe('unknown');
+});
+
+it('has no current of EN 50618 for American sizes', () =>
+  expect(of(onInput({ cable: { sectionMm2: 5.26 } })).working).toEqual([
+    'Missing: a current of EN 50618 for 5.26 mm²',
+  ]));
+
+it('borrows no table for the AU/NZ school', () =>
+  expect(of(onInput({ survey: { school: 'AU/NZ' } })).verdict).toBe('unknown'));

@@ -12,25 +12,30 @@ export const CABLE_CURRENT = rule<CableLoad>()({
   id: 'strings.cable-current',
   title: 'DC cable carries the string',
   unit: 'A',
-  basis: published('EN 50618, A.3; IEC 62548-1'),
-  schools: ['IEC'],
+  basis: published('EN 50618, A.3; IEC 62548-1 (NEC: NFPA 70, 690.8(B))'),
+  schools: ['IEC', 'NEC'],
   needs: {
-    mayA: { as: 'current the DC cable may carry', answer: (s) => schoolOf(s.survey.school).dcAmpacityA(s.cable) },
+    may: { as: 'current the DC cable may carry', answer: (s) => schoolOf(s.survey.school).dcAmpacity(s.cable) },
     gain: { as: 'rear-side share of the plane', answer: (s) => s.gain },
     sharedM: { as: 'where the Y sits', answer: (s) => s.sharedM },
   },
-  judge: ({ mayA, gain, sharedM }, { cable, module, parallel, joined }) => {
+  judge: ({ may, gain, sharedM }, { cable, module, parallel, joined }) => {
     const oneA = IRRADIANCE_FACTOR * gain * module.iscA;
-    const { sectionMm2, mode, ambientC, circuitsTogether, fuseA } = cable;
+    const { fuseA } = cable;
     const ownA = cableNeedA(oneA, parallel, fuseA);
     // A Y at the input leaves no cable to share.
     const sharedA = sharedM > 0 ? cableNeedA(oneA, parallel, fuseA, joined) : 0;
-    const needA = Math.max(ownA, sharedA);
+    const inUse = { needA: Math.max(ownA, sharedA), mayA: may.mayA };
+    // What flows for hours, at the ends: no fuse and no fault in it.
+    const hoursA = sharedA > 0 ? joined * oneA : oneA;
+    const atEnds = may.ends && { needA: may.ends.duty * hoursA, mayA: may.ends.mayA };
+    const worse = atEnds && atEnds.needA / atEnds.mayA > inUse.needA / inUse.mayA ? atEnds : inUse;
     return atMost({
-      value: needA,
-      limit: mayA,
+      value: worse.needA,
+      limit: worse.mayA,
       working: () => [
-        `I_z = ${sectionMm2} mm², ${mode}, ${ambientC} °C, ${circuitsTogether} together = ${fixed(mayA, 1)} A`,
+        may.words,
+        ...(may.ends ? [`at the ends ${may.ends.duty} × ${fixed(hoursA, 2)} A`] : []),
         fuseA === null
           ? `max(1, N_p − 1) × 1.25 × g_b × I_sc, N_p = ${parallel}: ${fixed(ownA, 2)} A`
           : `1.25 × g_b × I_sc = ${fixed(oneA, 2)} A, string fuse ${fuseA} A: ${fixed(ownA, 2)} A`,

@@ -32,14 +32,13 @@
           class="fig">Metal</th
         ><th scope="col" class="fig">Rise</th><th scope="col" class="fig">I<sub>z</sub></th><th scope="col" class="fig"
           >Loss</th
-        ><th scope="col" class="fig">Diameter</th><th scope="col">PE</th><th scope="col">Best at</th><th scope="col"
-          >Still to know</th
-        ><td></td>
+        ><th scope="col" class="fig">Diameter</th><th scope="col">PE</th><th scope="col">Best at</th><td></td>
       </tr>
     </thead>
     <tbody>
       {#each accepted.slice(0, MOST) as c (c)}
-        <tr>
+        {@const wanted = [...new Set(c.open.flatMap((o) => o.missing ?? []))]}
+        <tr class={wanted.length ? 'with-more' : ''}>
           <th scope="row" class="num whitespace-nowrap">{lineWords({ run: c.run, school })}, {c.run.cores}</th>
           <td class="fig">{c.run.breakerA} A</td>
           <td class="fig whitespace-nowrap"
@@ -52,14 +51,23 @@
           <td class="fig">{formatQuantity(c.diameterMm, 'mm')}</td>
           <td class="num whitespace-nowrap">{c.run.peMm2 === null ? '–' : school.sectionName(c.run.peMm2)}</td>
           <td class="font-semibold">{goodAt(c).join(', ')}</td>
-          <td class="text-sm">{[...new Set(c.open.flatMap((o) => o.missing ?? []))].join('; ')}</td>
           <td
             ><Button size="xs" color="alternative" class="whitespace-nowrap" onclick={() => ontake(c)}>Take it</Button
             ></td
           >
         </tr>
+        {#if wanted.length}
+          <tr><td colspan="11" class="text-sm text-dim">Still to know: {wanted.join('; ')}</td></tr>
+        {/if}
       {/each}
     </tbody>
   </table>
   {#if accepted.length > MOST}<p class="text-sm text-dim">and {accepted.length - MOST} dearer ones.</p>{/if}
 </div>
+
+<style>
+  .with-more > * {
+    border-bottom: 0;
+    padding-bottom: 0;
+  }
+</style>

@@ -18,7 +18,8 @@
 
   const id = $derived(cell.column.id);
   const column = $derived(typedIn(id));
-  const shown = $derived(shownIn(cell.row.original, id));
+  const typedNow = $derived(column && grid.typedRun(cell.row.id));
+  const shown = $derived(shownIn(cell.row.original, id, typedNow));
   const selected = $derived(cell.getIsSelected());
   const editing = $derived(grid.editing?.rowId === cell.row.id && grid.editing.column === id ? grid.editing : null);
   const choices = $derived(column ? choicesOf(column) : []);

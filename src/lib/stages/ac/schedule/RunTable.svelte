@@ -102,7 +102,11 @@
   const SORTED = { asc: 'ascending', desc: 'descending' } as const;
 </script>
 
-<svelte:window onbeforeprint={() => (printing = true)} onafterprint={() => (printing = false)} />
+<svelte:window
+  onbeforeprint={() => (printing = true)}
+  onafterprint={() => (printing = false)}
+  onpagehide={() => grid.settle()}
+/>
 
 <!-- svelte-ignore a11y_no_static_element_interactions -->
 <div

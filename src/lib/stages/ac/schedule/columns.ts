@@ -12,6 +12,7 @@ import {
   sortFn_basic,
   tableFeatures,
 } from '@tanstack/svelte-table';
+import type { AcRun } from '$core/ac/part';
 import type { RunResult } from '$core/ac/results';
 import type { RunColumn } from '$core/ac/schedule/runTable';
 import { RUN_COLUMN_NAMES, cellOf, choicesOf, columnWords } from '$core/ac/schedule/runTable';
@@ -164,14 +165,22 @@ export function headOf(id: string): { readonly name: string; readonly short: str
   return { name, short: SHORT[id] ?? name, unit };
 }
 
-/** What stands in a cell. Sections by the names they are bought by; a length that nobody measured as the plan has it. */
-export function shownIn(row: RunRow, id: string): { readonly text: string; readonly reckoned: boolean } {
+/**
+ * What stands in a cell. Sections by the names they are bought by; a length that nobody measured as the plan has it. `typed`: the run as it
+ * was just typed, of which nothing is worked out yet.
+ */
+export function shownIn(
+  row: RunRow,
+  id: string,
+  typed?: AcRun | null,
+): { readonly text: string; readonly reckoned: boolean } {
   const own = RECKONED[id];
   if (own) return { text: own.words(row), reckoned: true };
   if (!isTyped(id)) return { text: '', reckoned: true };
   const { run, school, lengthM } = row.r;
-  const value = cellOf(run, id);
-  if (id === 'length_m' && value === null && lengthM !== null) return { text: fixed(lengthM, 1), reckoned: true };
+  const value = cellOf(typed ?? run, id);
+  if (id === 'length_m' && value === null && lengthM !== null && !typed)
+    return { text: fixed(lengthM, 1), reckoned: true };
   if (value === null) return { text: '–', reckoned: false };
   const bySchool = school.name === 'NEC' && (id === 'section_mm2' || id === 'pe_mm2' || id === 'earth_mm2');
   return { text: bySchool ? school.sectionName(Number(value)) : String(value), reckoned: false };

@@ -3,6 +3,7 @@ import Papa from 'papaparse';
 import type { AcRun } from '$core/ac/part';
 import type { RunColumn, RunsTyped } from '$core/ac/schedule/runTable';
 import { RUN_COLUMNS, cellOf, columnWords, pasted, typedCell, withCell } from '$core/ac/schedule/runTable';
+import { afterPaint } from '$lib/client/afterPaint';
 import type { SiteState } from '$lib/client/siteState.svelte';
 import type { RunRow } from './columns';
 import { COLUMNS, FEATURES, MORE, typedIn } from './columns';
@@ -30,6 +31,9 @@ export class RunGrid {
   editing = $state<Editing | null>(null);
   offer = $state.raw<Offer | null>(null);
   all = $state(false);
+  /** Runs as they were just typed, shown before what follows from them is worked out. */
+  #typed = $state.raw<ReadonlyMap<string, AcRun>>(new Map());
+  #workOut = () => {};
   readonly table;
 
   constructor(site: SiteState, rows: () => readonly RunRow[]) {
@@ -72,14 +76,31 @@ export class RunGrid {
     return this.table.getVisibleLeafColumns().map((c) => c.id);
   }
 
+  /** The run of a row as it was typed, until what follows from it is worked out. */
+  typedRun(rowId: string): AcRun | undefined {
+    return this.#typed.get(rowId);
+  }
+
+  /** What was typed is on screen with the next frame; the site is worked out behind that. */
   #take(runs: readonly AcRun[]): void {
     const before = new Map(this.#rows().map((row) => [row.id, row.r.run]));
     const changed = runs.filter((r) => JSON.stringify(r) !== JSON.stringify(before.get(r.inverterId)));
-    if (changed.length) void this.#site.apply({ kind: 'runs', runs: [...changed] });
+    if (changed.length === 0) return;
+    this.#typed = new Map(changed.map((r) => [r.inverterId, r]));
+    this.#workOut = afterPaint(() => {
+      void this.#site.apply({ kind: 'runs', runs: [...changed] });
+      this.#typed = new Map();
+    });
+  }
+
+  /** Works out at once what was typed last: whatever comes next begins from it. */
+  settle(): void {
+    this.#workOut();
   }
 
   /** Begins to type in the focused cell; with a text, in place of what stands there. */
   edit(text?: string): void {
+    this.settle();
     const cell = this.table.getFocusedCell();
     const column = cell && typedIn(cell.column.id);
     if (!cell || !column) return;
@@ -91,6 +112,7 @@ export class RunGrid {
   commit(everywhere: boolean): boolean {
     const { editing } = this;
     if (!editing) return true;
+    this.settle();
     const typed = typedCell(editing.column, editing.text);
     if ('wrong' in typed) {
       editing.wrong = `${columnWords(editing.column).name}: ${typed.wrong}`;
@@ -109,6 +131,7 @@ export class RunGrid {
 
   /** The first selected row into those under it. */
   fillDown(): void {
+    this.settle();
     const { runs, columns } = this.#selected();
     const [first, ...others] = runs;
     if (!first) return;
@@ -117,6 +140,7 @@ export class RunGrid {
 
   /** What is selected is not known any more. */
   clear(): void {
+    this.settle();
     const { runs, columns } = this.#selected();
     this.#take(runs.map((run) => columns.reduce((r, c) => withCell(r, c, null), run)));
   }
@@ -132,6 +156,7 @@ export class RunGrid {
 
   /** Cells of a spreadsheet, from the top left of the selection on; one cell goes into all that is selected. Rows that are wrong are offered first. */
   paste(text: string): void {
+    this.settle();
     const cells = Papa.parse<string[]>(text.replace(/\r?\n$/, ''), { delimiter: '\t' }).data;
     const { runs, columns } = this.#selected();
     const [top] = runs;
@@ -157,6 +182,7 @@ export class RunGrid {
   }
 
   takeOffer(): void {
+    this.settle();
     if (this.offer) this.#take(this.offer.runs);
     this.offer = null;
   }
