@@ -22,19 +22,27 @@ export function assessAc(_: AcDesign, { runs, board, grid }: AcResults, memo: Me
   ];
 }
 
-/** The checks of one run, from design current to torque. */
-export function runChecks(r: RunResult): Check[] {
+const asRun = ({ inverter: { id, tag } }: RunResult) => ({ element: 'run', path: `${tag} / AC run`, id }) as const;
+
+/** The checks of breaker and conductors of one run. */
+export const conductorChecks = (r: RunResult): Check[] => [
+  ...ask(of(RULES.run, r.school), r, asRun(r), r.wanting),
+  ...ask(of(RULES.conductor, r.school), r, asRun(r), r.wanting),
+];
+
+/** The checks of earth, fault and bay of one run. */
+export function endChecks(r: RunResult): Check[] {
   const { id, tag } = r.inverter;
-  const run = { element: 'run', path: `${tag} / AC run`, id } as const;
   const lug = { element: 'lug', path: `${tag} / AC bay`, id } as const;
   return [
-    ...ask(of(RULES.run, r.school), r, run, r.wanting),
-    ...ask(of(RULES.conductor, r.school), r, run, r.wanting),
-    ...ask(of(RULES.earth, r.school), r, run, r.wanting),
-    ...ask(RULES.fault, r, run, r.wanting),
+    ...ask(of(RULES.earth, r.school), r, asRun(r), r.wanting),
+    ...ask(RULES.fault, r, asRun(r), r.wanting),
     ...ask(RULES.bay, r, lug, r.wanting),
   ];
 }
+
+/** The checks of one run, from design current to torque. */
+export const runChecks = (r: RunResult): Check[] => [...conductorChecks(r), ...endChecks(r)];
 
 const supplyChecks = (r: RunResult): Check[] =>
   ask(RULES.supply, r, { element: 'grid', path: `${r.inverter.tag} / supply`, id: r.inverter.id }, r.wanting);

@@ -141,4 +141,71 @@ describe('calculations of the AC side without a site', () => {
     rel(read.ratio, 1.44075);
     expect((read as unknown as { verdict: string }).verdict).toBe('tight');
   });
+  it('have what a cable carries: 216.874 A, settled at 69.4928 °C by 160 A (worked case); the words of what is missing', () => {
+    const cable = {
+      school: 'IEC',
+      metal: 'Al',
+      insulation: 'XLPE',
+      cores: '4-core',
+      method: 'E',
+      arrangement: 'single layer, perforated tray',
+      otherCircuits: 2,
+      ambientC: 45,
+      sunOnCable: false,
+      soilKmPerW: null,
+      depthM: null,
+      ductDiameterMm: null,
+      sectionMm2: 150,
+      parallel: 1,
+      cableDiameterMm: null,
+      currentA: 160,
+    };
+    rel(run('ac-ampacity', cable).izA, 216.874);
+    rel(run('ac-ampacity', cable).settledC, 69.4928);
+    expect(() => run('ac-ampacity', { ...cable, ambientC: null })).toThrow(/Not known: ambient along the run/);
+    const nec = {
+      ...cable,
+      school: 'NEC',
+      insulationC: 75,
+      racewayPerSet: true,
+      sectionMm2: 85.03,
+      metal: 'Cu',
+      ambientC: 30,
+      otherCircuits: 0,
+    };
+    expect(run('ac-ampacity', nec)).toMatchObject({ izA: 200, settledC: null });
+  });
+  it('have the bend of 120 mm² over 40 mm: 130.05, 138.593 and 214.593 mm (worked case)', () => {
+    const bend = run('ac-bend', { coreMm: 15.3, offsetMm: 40, barrelDepthMm: 35, palmWidthMm: 32 });
+    rel(bend.radiusMm, 130.05);
+    rel(bend.bendMm, 138.593);
+    rel(bend.heightMm, 214.593);
+  });
+  it('have what a tool is set to for 20 to 30 N·m: 20.8333 to 28.8462 N·m (worked case); none for a narrow window', () => {
+    const tool = run('ac-torque-tool', { lowNm: 20, highNm: 30 });
+    rel(tool.lowNm, 20.8333, 1e-5);
+    rel(tool.highNm, 28.8462);
+    expect(tool.possible).toBe(true);
+    expect(run('ac-torque-tool', { lowNm: 24, highNm: 25 }).possible).toBe(false);
+    expect(() => run('ac-torque-tool', { lowNm: 30, highNm: 20 })).toThrow(/not below the lower/);
+  });
+  it('have up to where a main leaves a fault to a run', () => {
+    const at = (over = {}) =>
+      run('ac-discrimination', {
+        mainMagneticA: 8000,
+        mainDelayS: 0,
+        mainInstantA: 0,
+        faultA: 20_000,
+        branchA: 200,
+        mainA: 400,
+        ...over,
+      });
+    expect(at()).toEqual({ leavesToA: 6400, onFault: false, onOverload: true });
+    expect(at({ mainDelayS: 0.2 })).toEqual({ leavesToA: null, onFault: true, onOverload: true });
+    expect(at({ mainDelayS: 0.2, mainInstantA: 25_000, mainA: 399 })).toEqual({
+      leavesToA: 20_000,
+      onFault: true,
+      onOverload: false,
+    });
+  });
 });

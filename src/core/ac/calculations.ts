@@ -4,6 +4,8 @@ import { checksSchema, withWorst } from '../kernel/check';
 import { calculation } from '../kernel/discipline';
 import { surveySchema } from '../site/survey';
 import { runChecks } from './assess';
+import { bayCalculations } from './bayCalculations';
+import { boardCalculations } from './boardCalculations';
 import { acRunSchema } from './part';
 import { runResult } from './results';
 import { runCalculations } from './runCalculations';
@@ -13,6 +15,8 @@ import { voltageCalculations } from './voltagePath/calculations';
 export const calculations = {
   ...runCalculations,
   ...voltageCalculations,
+  ...bayCalculations,
+  ...boardCalculations,
   'ac-run': calculation({
     summary: 'Every check of one AC run, from design current to torque',
     input: z.object({ run: acRunSchema, inverter: inverterTypeSchema, survey: surveySchema }),

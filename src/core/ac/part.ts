@@ -100,11 +100,13 @@ export const acRunSchema = z.object({
 });
 export type AcRun = z.infer<typeof acRunSchema>;
 
-/** The run with lines of another section. Parts that were measured for the one before say nothing about this one. */
-export const resized = (run: AcRun, sectionMm2: number | null): AcRun =>
-  run.sectionMm2 === sectionMm2
-    ? run
-    : { ...run, sectionMm2, cableDiameterMm: null, palmWidthMm: null, palmThicknessMm: null };
+const UNMEASURED = { cableDiameterMm: null, palmWidthMm: null, palmThicknessMm: null } as const;
+
+/** A copy of the run with lines of another section. Parts that were measured for the one before say nothing about this one. */
+export function resized(run: AcRun, sectionMm2: number | null): AcRun {
+  const { cableDiameterMm, palmWidthMm, palmThicknessMm } = run.sectionMm2 === sectionMm2 ? run : UNMEASURED;
+  return { ...run, sectionMm2, cableDiameterMm, palmWidthMm, palmThicknessMm };
+}
 
 /** A run of which nothing is known yet: no metal, no method, no count of cables. A form's first choice is nobody's knowledge. */
 export function blankRun(inverterId: string): AcRun {

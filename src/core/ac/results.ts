@@ -106,19 +106,19 @@ const UNFED = lacking<never>('short-circuit current at the board');
 const NO_BOARD: BoardSupply = { gridA: UNFED, boardA: UNFED, loop: UNFED, words: [] };
 
 /** What of a run rests on its cables, its PE and its lugs. */
-type OfCable = Pick<
-  RunResult,
-  'ampacity' | 'impedance' | 'rise' | 'terminalV' | 'peNeededMm2' | 'externalEarthNeededMm2' | 'lug' | 'diameter'
->;
+type OfCable =
+  'ampacity' | 'impedance' | 'rise' | 'terminalV' | 'peNeededMm2' | 'externalEarthNeededMm2' | 'lug' | 'diameter';
 
-function ofCable(
-  run: AcRun,
-  { lengthM, type, survey, school, designCurrent: { currentA } }: Omit<RunResult, keyof OfCable>,
-): OfCable {
+/** The same run of the same unit with other cables, lugs and breaker rating: where it begins, ends and how its breaker sits stays. */
+export function withCable(r: Omit<RunResult, OfCable>, run: AcRun): RunResult {
+  const { lengthM, type, survey, school, designCurrent } = r;
+  const { currentA } = designCurrent;
   const impedance = runImpedance(run, lengthM, survey.frequencyHz, school);
   return {
-    ampacity: leastAmpacity(run, school, lengthM),
+    ...r,
+    run,
     impedance,
+    ampacity: leastAmpacity(run, school, lengthM),
     rise: riseOf(impedance, currentA, survey.lineV),
     terminalV: terminalOf(impedance, survey, type.maxApparentVa),
     peNeededMm2: school.protectiveEarthMm2(run, currentA),
@@ -127,9 +127,6 @@ function ofCable(
     diameter: school.cableDiameter(run),
   };
 }
-
-/** The same run of the same unit with other cables, lugs and breaker rating: where it begins, ends and how its breaker sits stays. */
-export const withCable = (r: RunResult, run: AcRun): RunResult => ({ ...r, run, ...ofCable(run, r) });
 
 /**
  * Works one run through, from the design current to the torque, by the school of the survey. `reckonedM`: its length as the plan has it, m,
@@ -160,7 +157,7 @@ export function runResult(
     supply,
     wanting: inverterSheetWanted(type),
   };
-  return { ...place, ...ofCable(run, place) };
+  return withCable(place, run);
 }
 
 /** Length of a run and where it comes from, in words. */

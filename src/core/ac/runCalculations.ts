@@ -1,30 +1,18 @@
 import { z } from 'zod';
 import { INSULATIONS, RACEWAYS } from '../conductor/laid';
-import { SCHOOL_NAMES } from '../conductor/school';
 import { schoolOf } from '../conductor/schools';
-import type { Answer } from '../kernel/answer';
+import { settledC } from '../conductor/settledC';
 import { calculation } from '../kernel/discipline';
 import { enumOf, figure, quantity } from '../kernel/schema';
 import { lossKwhPerYear, runCost, runLossW } from './candidates/cableCost';
+import { amps, answered, metal, mm, school, sectionMm2, volts } from './calculationFields';
 import { designCurrent } from './designCurrent';
 import { shortCircuitA, transformerOhm, withstandMm2 } from './fault/network';
+import { acRunSchema, blankRun } from './part';
 import { pullOf } from './schedule/pull';
 import { drumPlan } from './schedule/drums';
 import { sleeveFor } from './termination/sleeve';
 import { terminalVoltageV, voltageRiseV } from './voltage';
-
-const school = z.enum(SCHOOL_NAMES).meta({ description: 'School of rules' });
-const metal = z.enum(['Cu', 'Al']).meta({ description: 'Metal' });
-const sectionMm2 = quantity(2, 1000, 'mm²', 'Section of one conductor');
-const amps = (description: string) => quantity(1, 5000, 'A', description);
-const volts = (description: string) => quantity(200, 1000, 'V', description);
-const mm = (description: string) => quantity(1, 200, 'mm', description);
-
-/** A school's answer, or its own words for what it lacks. Throws RangeError, which the API turns into a problem. */
-function answered<T>(answer: Answer<T>): T {
-  if (answer.value === null) throw new RangeError(`Not known: ${answer.missing.join(', ')}`);
-  return answer.value;
-}
 
 /** A clock that moves with every look at it, each some milliseconds of search: the same cuts, the same answer, on any machine. */
 const LOOKS_MOST = 200;
@@ -83,6 +71,42 @@ export const runCalculations = {
       const { currentA } = designCurrent(1000 * apparentKva, lineV, dataSheetA);
       const { neededA } = answered(own.breakerNeed(currentA, seat));
       return { currentA, neededA, ratingA: answered(own.nextBreakerA(neededA)) };
+    },
+  }),
+  'ac-ampacity': calculation({
+    summary: 'Current a cable may carry where it lies, and at what temperature it settles',
+    input: z.object({
+      school,
+      ...acRunSchema.pick({
+        method: true,
+        arrangement: true,
+        otherCircuits: true,
+        ambientC: true,
+        sunOnCable: true,
+        soilKmPerW: true,
+        depthM: true,
+        ductDiameterMm: true,
+        roofGapMm: true,
+        metal: true,
+        insulation: true,
+        insulationC: true,
+        cores: true,
+        sectionMm2: true,
+        parallel: true,
+        cableDiameterMm: true,
+        racewayPerSet: true,
+        thirdHarmonicPercent: true,
+      }).shape,
+      currentA: amps('Design current'),
+    }),
+    output: z.object({
+      izA: figure('A', 'Current it may carry'),
+      settledC: figure('°C', 'Settles at').nullable(),
+      working: z.array(z.string()).meta({ description: 'Worked' }),
+    }),
+    run: ({ school: name, currentA, ...cable }) => {
+      const may = answered(schoolOf(name).ampacity({ ...blankRun(''), ...cable }));
+      return { izA: may.izA, settledC: settledC(may, currentA), working: [...may.working] };
     },
   }),
   'ac-rise': calculation({

@@ -48,30 +48,28 @@ export function sized(
   school: School,
   currentA: number,
 ): AcRun {
-  const another = run.breakerA !== null && run.breakerA !== breakerA;
-  const laid: AcRun = {
-    ...resized(run, sectionMm2),
-    ...(another ? NOT_OF_ANOTHER : {}),
-    parallel,
-    breakerA,
-    peMetal: run.peMetal ?? run.metal,
-    externalEarthMetal: run.externalEarthMetal ?? 'Cu',
-  };
+  // One copy, changed in place: hundreds are tried for one that is taken.
+  const laid = resized(run, sectionMm2);
+  if (run.breakerA !== null && run.breakerA !== breakerA) Object.assign(laid, NOT_OF_ANOTHER);
+  laid.parallel = parallel;
+  laid.breakerA = breakerA;
+  laid.peMetal = run.peMetal ?? run.metal;
+  laid.externalEarthMetal = run.externalEarthMetal ?? 'Cu';
   laid.peMm2 = school.protectiveEarthMm2(laid, currentA).value;
   const earthMm2 = school.externalEarthMm2(laid, currentA).value;
   laid.externalEarthMm2 = earthMm2 === null ? null : school.standardSectionMm2(earthMm2).value;
   return laid;
 }
 
-/** Checks that come out alike whatever the size: sheet, grid and supply decide them, not the run. All were asked the same rules in one order. */
+/** Checks that come out alike whatever the size: sheet, grid and supply decide them, not the run. All were asked the same rules in one order, some of them only the first. */
 export function outOfReach(candidates: readonly Pick<Candidate, 'checks'>[]): ReadonlySet<string> {
-  const [first] = candidates;
+  const fullest = candidates.reduce<readonly Check[]>((a, { checks }) => (checks.length > a.length ? checks : a), []);
   const alike = (of: Check, i: number) =>
     candidates.every(({ checks }) => {
       const c = checks[i];
-      return c?.id === of.id && c.verdict === of.verdict && c.value === of.value && c.limit === of.limit;
+      return !c || (c.id === of.id && c.verdict === of.verdict && c.value === of.value && c.limit === of.limit);
     });
-  return new Set((first?.checks ?? []).filter(alike).map((c) => c.id));
+  return new Set(fullest.filter(alike).map((c) => c.id));
 }
 
 const words = (c: Check) => `${c.title} (${c.verdict})`;

@@ -12,6 +12,7 @@ import { judgeAcWindow, judgeUnbalance, unbalancePercent } from './acVoltages';
 import { dcInsulationTest, judgeDcInsulation } from './insulation';
 import { earthFaultPlace } from './measure/earthFault';
 import { sameValues } from './measure/sameValues';
+import { supplyCalculations } from './supplyCalculations';
 import { DC_INSULATION } from './kinds/dcInsulation';
 import { STRING_TEST, stringChecks } from './kinds/stringTest';
 import { stringReading } from './readings/stringReading';
@@ -25,10 +26,11 @@ const causeSchema = z.object({
   probability: z.number(),
 });
 
-/** What the record judges without a stored site. */
 const lineVoltage = quantity(0, 1500, 'V', 'Voltage between two lines');
 
+/** What the record judges without a stored site. */
 export const calculations = {
+  ...supplyCalculations,
   'string-test': calculation({
     summary: 'A string measured before it is plugged: verdict and likeliest causes',
     input: z.object({

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import { bayCalculations } from '$core/ac/bayCalculations';
+  import { boardCalculations } from '$core/ac/boardCalculations';
+  import { supplyCalculations } from '$core/proving/supplyCalculations';
   import { runCalculations } from '$core/ac/runCalculations';
   import { voltageCalculations } from '$core/ac/voltagePath/calculations';
   import { fixingCalculations } from '$core/mounting/fixing/calculations';
@@ -41,7 +44,8 @@
   </div>
 {/if}
 <div class="mt-3 space-y-3">
-  <CalculationBench title="AC runs" calculations={runCalculations} />
+  <CalculationBench title="AC runs" calculations={{ ...runCalculations, ...bayCalculations, ...boardCalculations }} />
+  <CalculationBench title="Supply" calculations={supplyCalculations} />
   <CalculationBench title="Voltage on sunny days" calculations={voltageCalculations} />
   <CalculationBench title="Sun, air and sound" calculations={sitingCalculations} />
   <CalculationBench title="Wall and holes" calculations={{ ...wallCalculations, ...setOutCalculations }} />

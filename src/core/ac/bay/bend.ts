@@ -27,6 +27,13 @@ export const bendRadiusMm = (coreMm: number): number => (BEND_MULTIPLE + 0.5) * 
 export const offsetBendMm = (offsetMm: number, radiusMm: number): number =>
   offsetMm >= 2 * radiusMm ? 2 * radiusMm : Math.sqrt(offsetMm * (4 * radiusMm - offsetMm));
 
+/** What a lug goes straight behind the middle of its stud, mm. */
+export const lugStraightMm = (barrelDepthMm: number, palmWidthMm: number): number =>
+  barrelDepthMm + palmWidthMm / 2 + BARREL_STRAIGHT_MM;
+
+/** Gland plate to stud, mm: straight out of the gland, the bend, straight into the lug. */
+export const heightForBendMm = (bendMm: number, straightMm: number): number => GLAND_STRAIGHT_MM + bendMm + straightMm;
+
 /** By the diameter of a core: straight out of the gland, a bend over to the farthest stud, straight into the lug. */
 function byRadius({ run, diameter, lug, type: { bay } }: RunResult): Answer<BendNeed> {
   // A single comes in with its sheath on; of a multicore cable the cores bend.
@@ -47,8 +54,8 @@ function byRadius({ run, diameter, lug, type: { bay } }: RunResult): Answer<Bend
     return lacking(...missing);
   const radiusMm = bendRadiusMm(coreMm);
   const bendMm = offsetBendMm(entryOffsetMm, radiusMm);
-  const straightMm = depthMm + palmMm / 2 + BARREL_STRAIGHT_MM;
-  const neededMm = GLAND_STRAIGHT_MM + bendMm + straightMm;
+  const straightMm = lugStraightMm(depthMm, palmMm);
+  const neededMm = heightForBendMm(bendMm, straightMm);
   return known({
     neededMm,
     working: () => [

@@ -117,6 +117,25 @@ describe('candidates for 160 A over 90 m (worked case)', () => {
     // Where the sheet does not say how large, none larger is tried.
     expect(ratings(null)).toEqual([160]);
   });
+  it('offers singles beside multicore, in conduit each by its own method, and takes no measure of one for the other', () => {
+    const kinds = (run: object) => {
+      const { accepted, nearMisses, rejected } = candidates(worked({}, run), PRICES).value!;
+      const every = [...accepted, ...nearMisses, ...rejected].map((c) => c.run);
+      return { every, words: [...new Set(every.map((r) => `${r.cores} ${r.method} ${r.peInCable}`))].sort() };
+    };
+    expect(kinds({ peInCable: true }).words).toEqual(['1-core E false', '4-core E true', '5-core E true']);
+    const conduit = { method: 'B2', arrangement: 'bunched', peInCable: false } as const;
+    expect(kinds(conduit).words).toEqual(['1-core B1 false', '4-core B2 false', '5-core B2 false']);
+    const { every } = kinds({ sectionMm2: 120, cableDiameterMm: 49 });
+    const measured = every.filter((r) => r.cableDiameterMm !== null);
+    expect(new Set(measured.map((r) => `${r.cores} ${r.sectionMm2}`))).toEqual(new Set(['4-core 120']));
+  });
+  it('looks no further at a cable that two figures of its conductors keep out', () => {
+    const out = all.rejected.find((c) => c.run.metal === 'Al' && c.run.parallel === 1 && c.run.sectionMm2 === 25)!;
+    expect(out.broken[0]?.verdict).toBe('stop');
+    expect(out.broken.length).toBeGreaterThan(1);
+    expect(out.broken.every((c) => /^ac\.(ampacity|voltage-rise|terminal-voltage)$/.test(c.id))).toBe(true);
+  });
   it('takes nothing that was entered of one breaker for another', () => {
     const of = (breakerA: number) =>
       [...all.accepted, ...all.nearMisses, ...all.rejected].find((c) => c.run.breakerA === breakerA)!.run;
@@ -155,8 +174,11 @@ describe('candidates for 160 A over 90 m (worked case)', () => {
     const copper = candidates(worked({ aluminiumAllowed: false }), PRICES).value!;
     expect(copper.accepted.some((c) => c.run.metal === 'Al')).toBe(false);
   });
-  it('lays American sizes by the NEC school', () => {
+  it('lays American sizes by the NEC school, in raceways as the run is', () => {
     const nec = candidates(necRun(), PRICES).value!;
+    const lying = [...nec.accepted, ...nec.nearMisses, ...nec.rejected].map((c) => c.run);
+    expect(new Set(lying.map((r) => r.method))).toEqual(new Set([necRun().run.method]));
+    expect(new Set(lying.map((r) => r.cores === '1-core'))).toEqual(new Set([necRun().run.cores === '1-core']));
     const of = (mm2: number) =>
       [...nec.accepted, ...nec.nearMisses, ...nec.rejected].find(
         (c) => c.run.metal === 'Cu' && c.run.parallel === 1 && c.run.sectionMm2 === mm2,

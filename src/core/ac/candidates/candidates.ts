@@ -3,7 +3,7 @@ import type { Metal } from '../../conductor/metal';
 import type { Answer } from '../../kernel/answer';
 import { given, known, lacking } from '../../kernel/answer';
 import type { Check } from '../../kernel/check';
-import { runChecks } from '../assess';
+import { conductorChecks, endChecks } from '../assess';
 import type { AcRun } from '../part';
 import type { RunResult } from '../results';
 import { withCable } from '../results';
@@ -18,7 +18,7 @@ import { breakerPrice, cablePrice } from './runPrice';
 
 export interface Candidate {
   readonly run: AcRun;
-  /** The first rule that it breaks, and every one: stops first, then what is short of what is wanted. Empty where it is accepted. */
+  /** The rules that it breaks: stops first, then what is short of what is wanted; no more are looked for once two rule it out. Empty where it is accepted. */
   readonly broken: readonly Check[];
   /** What nobody knows of it yet. */
   readonly open: readonly Check[];
@@ -50,10 +50,37 @@ const METALS: readonly Metal[] = ['Cu', 'Al'];
 const coresOf = (run: AcRun, wiring: RunResult['type']['wiring']): number =>
   run.cores === '5-core' ? 5 : run.cores === '4-core' ? 4 : CONDUCTORS[wiring];
 
-/** A multicore cable comes with four or five cores, as many as the terminals want; singles stay singles. */
-function formsOf({ cores, peInCable }: AcRun, wiring: RunResult['type']['wiring']): readonly Cores[] {
-  if (cores === '1-core') return ['1-core'];
-  return CONDUCTORS[wiring] - (peInCable ? 0 : 1) > 4 ? ['5-core'] : ['4-core', '5-core'];
+/** What a run says of the way that any cable of it has to lie. */
+interface Route {
+  readonly insulation: Insulation;
+  readonly cores: Cores;
+  readonly method: Method;
+  readonly lengthM: number;
+}
+
+/** A kind of cable as it would lie where the run lies. */
+type Form = Pick<AcRun, 'cores' | 'method' | 'peInCable'> & { readonly cores: Cores; readonly method: Method };
+
+/**
+ * Singles, and multicore cables of four or five cores, as many as the terminals want. In conduit each of the two is a method of its own (Table
+ * B.52.1); by the NEC school wires lie in raceways, and a run stays of its kind.
+ */
+function formsOf(
+  { peInCable }: AcRun,
+  { cores, method }: Route,
+  { type: { wiring }, school }: RunResult,
+): readonly Form[] {
+  const conduit = method === 'B1' || method === 'B2';
+  const few = CONDUCTORS[wiring] - (peInCable ? 0 : 1) > 4;
+  const multicore = (few ? (['5-core'] as const) : (['4-core', '5-core'] as const)).map((of): Form => ({
+    cores: of,
+    method: conduit ? 'B2' : method,
+    peInCable,
+  }));
+  // A single has no core to spare for the PE.
+  const singles: Form = { cores: '1-core', method: conduit ? 'B1' : method, peInCable: false };
+  if (school.name !== 'NEC') return [...multicore, singles];
+  return cores === '1-core' ? [{ ...singles, method }] : multicore.map((f) => ({ ...f, method }));
 }
 
 /** So many ratings are tried, from the least that carries the current. */
@@ -81,6 +108,17 @@ interface Judged {
   readonly checks: readonly Check[];
 }
 
+const isBroken = (c: Check) => c.verdict === 'stop' || c.verdict === 'tight';
+
+/** Rules of the conductors alone, whatever the breaker is. */
+const OF_CONDUCTOR: ReadonlySet<string> = new Set(AC_RULES.conductor.map(({ id }) => id));
+
+/** Whether two figures of the conductors keep a cable out, one of them for good: its ends need no look. */
+function isOut(checks: readonly Check[]): boolean {
+  const broken = checks.filter((c) => OF_CONDUCTOR.has(c.id) && isBroken(c) && c.value !== null);
+  return broken.length > 1 && broken.some((c) => c.verdict === 'stop');
+}
+
 /** A run worked through, with what it weighs and costs and how it stands; null where no table says what it may carry. */
 function judged(worked: RunResult, prices: Prices, withBreaker: boolean): Judged | null {
   const { run, impedance, rise, ampacity, diameter, designCurrent, lengthM, type } = worked;
@@ -99,24 +137,20 @@ function judged(worked: RunResult, prices: Prices, withBreaker: boolean): Judged
     izA: ampacity.value.izA,
     diameterMm: diameter.value?.nominalMm ?? null,
   };
-  return { worked, figures, checks: runChecks(worked) };
-}
-
-/** What is known of every cable that may lie where a run lies. */
-interface Route {
-  readonly insulation: Insulation;
-  readonly cores: Cores;
-  readonly method: Method;
-  readonly lengthM: number;
+  const ofConductor = conductorChecks(worked);
+  return { worked, figures, checks: isOut(ofConductor) ? ofConductor : [...ofConductor, ...endChecks(worked)] };
 }
 
 /** Every cable on one breaker, PE and external earth with it. */
-function cablesOn(breakerA: number, r: RunResult, { insulation, method }: Route): RunResult[] {
+function cablesOn(breakerA: number, r: RunResult, route: Route): RunResult[] {
   const { run, type, school } = r;
+  const { insulation } = route;
   return METALS.flatMap((metal) =>
-    formsOf(run, type.wiring).flatMap((cores) => {
-      const kind = { ...run, metal, cores, peMetal: run.peInCable === false ? run.peMetal : metal };
-      return school.sections({ metal, insulation, cores, method }).flatMap((sectionMm2) =>
+    formsOf(run, route, r).flatMap((form) => {
+      const kind = { ...run, ...form, metal, peMetal: run.peInCable === false ? run.peMetal : metal };
+      // What was measured of one kind of cable says nothing about another.
+      if (form.cores !== run.cores) kind.cableDiameterMm = null;
+      return school.sections({ metal, insulation, ...form }).flatMap((sectionMm2) =>
         Array.from({ length: type.bay.lugsPerStud + 1 }, (_, i) => {
           const tried = sized(kind, sectionMm2, i + 1, breakerA, school, r.designCurrent.currentA);
           return withCable(r, tried);
@@ -133,8 +167,6 @@ function onAnother({ worked: w }: Judged, breakerA: number): RunResult {
   return withCable(w, tried);
 }
 
-const isBroken = (c: Check) => c.verdict === 'stop' || c.verdict === 'tight';
-
 /** Rules that read what was entered of the breaker: another breaker may come out better on them. */
 const BY_BREAKER: ReadonlySet<string> = new Set([...AC_RULES.run, ...AC_RULES.fault].map(({ id }) => id));
 
@@ -149,6 +181,16 @@ function worthMore(least: readonly Judged[], alike: ReadonlySet<string>): readon
 }
 
 const RANK = { stop: 0, tight: 1, unknown: 2, holds: 3 } as const;
+
+/** A candidate by what it alone breaks and leaves open. */
+function judgedCandidate({ figures, checks }: Judged, alike: ReadonlySet<string>): Candidate {
+  const [broken, open]: [Check[], Check[]] = [[], []];
+  for (const c of checks) {
+    if (c.verdict === 'holds' || alike.has(c.id)) continue;
+    (c.verdict === 'unknown' ? open : broken).push(c);
+  }
+  return { ...figures, broken: broken.sort((a, b) => RANK[a.verdict] - RANK[b.verdict]), open };
+}
 
 /** The cheapest first; by mass where no price is known. */
 const byCost = (a: Candidate, b: Candidate): number =>
@@ -186,23 +228,18 @@ export function candidates(r: RunResult, prices: Prices): Answer<Candidates> {
   const least = worked.flatMap(judge);
   const [first] = least;
   if (!first) return lacking(...new Set(worked.flatMap((w) => [...w.ampacity.missing, ...w.rise.missing])));
+  const fullest = least.reduce((a, b) => (b.checks.length > a.checks.length ? b : a), first);
   const alikeOnLeast = outOfReach(least);
   const larger = worthMore(least, alikeOnLeast);
   const onLarger = largerA.flatMap((a) => larger.flatMap((j) => judge(onAnother(j, a))));
-  const alikeOnAll = outOfReach([first, ...onLarger]);
+  const alikeOnAll = outOfReach([fullest, ...onLarger]);
   const alike = new Set([...alikeOnLeast].filter((id) => alikeOnAll.has(id)));
-  const sorted = [...least, ...onLarger]
-    .map(({ figures, checks }): Candidate => {
-      const own = checks.filter((c) => c.verdict !== 'holds' && !alike.has(c.id));
-      const broken = own.filter(isBroken).sort((a, b) => RANK[a.verdict] - RANK[b.verdict]);
-      return { ...figures, broken, open: own.filter((c) => c.verdict === 'unknown') };
-    })
-    .sort(byCost);
+  const sorted = [...least, ...onLarger].map((j) => judgedCandidate(j, alike)).sort(byCost);
   return known({
     accepted: sorted.filter((c) => c.broken.length === 0),
     nearMisses: sorted.filter((c) => c.broken.length === 1),
     rejected: sorted.filter((c) => c.broken.length > 1),
-    aside: first.checks.filter((c) => alike.has(c.id) && c.verdict !== 'holds'),
+    aside: fullest.checks.filter((c) => alike.has(c.id) && c.verdict !== 'holds'),
     unpricedA,
   });
 }

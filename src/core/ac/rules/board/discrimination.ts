@@ -4,37 +4,8 @@ import { practice } from '../../../kernel/check';
 import { found } from '../../../kernel/judgement';
 import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
+import { APART, staysApart, staysIn } from '../../board/staysIn';
 import type { BoardLoad } from '../../boardLoad';
-
-/** A magnetic setting trips within ±20 %: below this share of it the main stays in for certain (IEC 60947-2; recalled). */
-const STAYS_IN = 0.8;
-/** Ratings that stay apart on overload: the main over the largest branch (common practice). */
-const APART = 2;
-/** Least delay behind which a branch that trips at once is through, s (common practice). */
-const DELAY_LEAST_S = 0.1;
-
-/** The current up to which the main leaves a fault to the branch, A: Infinity where it waits whatever flows. */
-interface StaysIn {
-  readonly toA: number;
-  readonly words: string;
-}
-
-/** Without a delay the magnetic setting ends it; behind a delay the instantaneous override, where the main has one. */
-function staysIn({ board: { mainMagneticA, mainDelayS, mainInstantA } }: BoardLoad): Answer<StaysIn> {
-  if (mainDelayS === null) return lacking('short-time delay of the main breaker');
-  const waits = mainDelayS >= DELAY_LEAST_S;
-  const instantA = mainInstantA === 0 ? Infinity : mainInstantA;
-  const setA = waits ? instantA : mainMagneticA && Math.min(mainMagneticA, instantA ?? Infinity);
-  if (setA === null) return lacking(`${waits ? 'instantaneous override' : 'magnetic setting'} of the main breaker`);
-  if (setA === Infinity)
-    return known({
-      toA: Infinity,
-      words: `the main waits ${mainDelayS} s whatever flows, a branch is through at once`,
-    });
-  const toA = STAYS_IN * setA;
-  const how = waits ? `waits ${mainDelayS} s` : 'stays in';
-  return known({ toA, words: `the main ${how} to ${STAYS_IN} · ${setA} A = ${fixed(toA, 0)} A` });
-}
 
 interface Branches {
   readonly largestA: number;
@@ -74,11 +45,11 @@ export const DISCRIMINATION = rule<BoardLoad>()({
   needs: {
     branches: { as: 'breakers of the runs', answer: branchesOf },
     mainA: { as: 'main breaker', of: (b) => b.board.mainBreakerA },
-    main: { as: 'settings of the main breaker', answer: staysIn },
+    main: { as: 'settings of the main breaker', answer: (b) => staysIn(b.board) },
     faultA: { as: 'short-circuit current at the board', answer: (b) => b.supply.gridA },
   },
   judge: ({ branches, mainA, main: { toA, words }, faultA }) => {
-    const onOverload = mainA >= APART * branches.largestA;
+    const onOverload = staysApart(mainA, branches.largestA);
     const onFault = toA >= faultA;
     const share = (100 * (toA - faultA)) / faultA;
     return found(

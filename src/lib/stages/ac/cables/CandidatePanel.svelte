@@ -126,7 +126,8 @@
       <table class="grid-table text-sm">
         <thead
           ><tr
-            ><th scope="col">Cable</th><th scope="col">First rule it breaks</th><th scope="col" class="fig">Rules</th
+            ><th scope="col">Cable</th><th scope="col">First rule it breaks</th><th scope="col" class="fig"
+              >Rules, at least</th
             ></tr
           ></thead
         >
@@ -144,7 +145,7 @@
       {found.value.unpricedA.length
         ? `Without the breaker: ${found.value.unpricedA.map((a) => `${a} A`).join(', ')} ${found.value.unpricedA.length === 1 ? 'has' : 'have'} no price.`
         : 'The breaker is in it.'}
-      Multicore comes with four or five cores, singles stay singles.
+      Singles, and multicore of four or five cores; by the NEC school a run stays of its kind.
     </p>
   {/if}
 </section>

@@ -1,0 +1,33 @@
+import { describe, expect, it } from 'vitest';
+import { supplyCalculations } from './supplyCalculations';
+
+const { input, run } = supplyCalculations['supply-signature'];
+const SIX = { line12V: 402, line23V: 399, line31V: 401, pe1V: 232.4, pe2V: 231.1, pe3V: 230.2 };
+const LOW = { low1V: 231.9, low2V: 230.6, low3V: 229.9 };
+const NEUTRAL = { neutral1V: 232, neutral2V: 231, neutral3V: 230.5, neutralToPeV: 1.4 };
+const told = (over: Record<string, unknown> = {}) => run(input.parse({ nominalV: '400', ...SIX, ...LOW, ...over }));
+
+/** Six voltages of a supply without neutral, ten of one with it, by the geometry of their phasors (common practice). */
+describe('a supply by its voltages', () => {
+  it('holds as an earthed wye, with its neutral and without', () => {
+    expect(told(NEUTRAL).verdict).toBe('holds');
+    expect(told().verdict).toBe('holds');
+  });
+  it('stops at a delta with an earthed corner, whatever its line voltages, and says what next', () => {
+    const delta = told({ pe1V: 401, pe2V: 0.5, pe3V: 400, low1V: 401, low2V: 0.4, low3V: 400 });
+    expect(delta.verdict).toBe('stop');
+    expect(delta.action).not.toBe('');
+  });
+  it('stops at a floating supply that reads as a wye until it is read at low impedance', () =>
+    expect(told({ low1V: 38, low2V: 44, low3V: 41 }).verdict).toBe('stop'));
+  it('asks for that repeat before it holds; two of its three are none', () => {
+    expect(told({ low1V: null, low2V: null, low3V: null }).verdict).toBe('tight');
+    expect(told({ low2V: null }).verdict).toBe('tight');
+  });
+  it('does not hold with a neutral that is far from earth', () =>
+    expect(told({ ...NEUTRAL, neutralToPeV: 40 }).verdict).toBe('stop'));
+  it('wants all three line voltages and a nominal that there is', () => {
+    expect(input.safeParse({ nominalV: '400', ...SIX, line12V: null }).success).toBe(false);
+    expect(input.safeParse({ nominalV: '390', ...SIX }).success).toBe(false);
+  });
+});
