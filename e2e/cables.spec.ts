@@ -135,3 +135,24 @@ test('the company’s prices come as a file, a wrong row told, and cables are co
   await expect(panel.getByRole('table').first().getByRole('row').nth(1)).toContainText('cheapest');
   await expect(panel).toContainText('by the company’s prices');
 });
+
+test('the bench says which supply stands behind its voltages, and what a conductor needs to bend', async ({ page }) => {
+  await open(page, '/bench');
+  const supply = page.getByRole('region', { name: 'Supply' });
+  await fill(supply, {
+    'L1–L2': '402',
+    'L2–L3': '399',
+    'L3–L1': '401',
+    'L1–PE': '401',
+    'L2–PE': '0.5',
+    'L3–PE': '400',
+  });
+  await supply.getByLabel(/^Nominal line voltage/).selectOption('400');
+  await expect(supply.getByText('stop', { exact: true })).toBeVisible();
+
+  const runs = page.getByRole('region', { name: 'AC runs' });
+  await runs.getByLabel('Calculation').selectOption('ac-bend');
+  await fill(runs, { 'Core over its insulation': '15.3', 'Gland to the stud': '40', 'Barrel, depth': '35' });
+  await runs.getByLabel(/^Palm, width/).fill('32');
+  await expect(runs).toContainText('214.5929 mm');
+});

@@ -13,15 +13,14 @@ function three(a: number | null, b: number | null, c: number | null): readonly [
   return a === null || b === null || c === null ? null : [a, b, c];
 }
 
+/** What only the meter's low-impedance input tells apart. */
+const REPEAT = 'repeat L–PE at low impedance, for a floating supply reads the same without it';
+
 /** What the voltages of a supply say of it, without a site. */
 export const supplyCalculations = {
   'supply-signature': calculation({
     summary: 'Which supply stands behind its voltages: six without a neutral, ten with one',
     input: z.object({
-      nominalV: enumOf(NOMINALS_V.map(String)).meta({
-        unit: 'V',
-        description: 'Nominal line voltage',
-      }),
       line12V: lineV('L1–L2'),
       line23V: lineV('L2–L3'),
       line31V: lineV('L3–L1'),
@@ -35,6 +34,10 @@ export const supplyCalculations = {
       neutral2V: unread('L2–N'),
       neutral3V: unread('L3–N'),
       neutralToPeV: unread('N–PE'),
+      nominalV: enumOf(NOMINALS_V.map(String)).meta({
+        unit: 'V',
+        description: 'Nominal line voltage',
+      }),
     }),
     output: z.object({
       verdict: verdictSchema,
@@ -49,8 +52,9 @@ export const supplyCalculations = {
         neutralToPeV: v.neutralToPeV,
         lowImpedanceV: three(v.low1V, v.low2V, v.low3V),
       } as const;
-      const { verdict, meaning, action, note } = supplySignature(read, Number(v.nominalV));
-      return { verdict, meaning: note ? `${meaning}; ${note}` : meaning, action };
+      const { verdict, meaning, action, note, wanting } = supplySignature(read, Number(v.nominalV));
+      const repeat = wanting === 'repeat' ? `${REPEAT}; then ` : '';
+      return { verdict, meaning: note ? `${meaning}; ${note}` : meaning, action: `${repeat}${action}` };
     },
   }),
 };

@@ -13,6 +13,8 @@
   type Values = Record<string, unknown>;
   let { title, calculations }: { title: string; calculations: Readonly<Record<string, Calculation>> } = $props();
 
+  /** An id has no spaces: with one the section would have no name. */
+  const headingId = $derived(`b-${title.toLowerCase().replaceAll(/\W+/g, '-')}`);
   const names = $derived(Object.keys(calculations));
   let picked = $state('');
   const name = $derived(calculations[picked] ? picked : (names[0] ?? ''));
@@ -75,9 +77,9 @@
   }
 </script>
 
-<section class="sheet p-3" aria-labelledby="b-{title}">
+<section class="sheet p-3" aria-labelledby={headingId}>
   <header class="flex flex-wrap items-end gap-3">
-    <h2 id="b-{title}" class="mr-auto">{title}</h2>
+    <h2 id={headingId} class="mr-auto">{title}</h2>
     <label class="text-sm text-dim"
       >Calculation
       <select
