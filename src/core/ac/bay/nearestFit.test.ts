@@ -26,6 +26,27 @@ describe('the nearest thing that fits a bay', () => {
     expect(nearestFits(taken, runChecks(taken))).toEqual([]);
   });
 
+  it('is the cable nearest by the metal of a line, of its own kind where two are as near', () => {
+    // 95 and 120 mm² both land; 120 is nearer to 150 than 95, and as singles it is as near.
+    for (const cores of ['5-core', '1-core'] as const) {
+      const [first] = fits({
+        run: { sectionMm2: 150, cores, peInCable: cores === '5-core' },
+        bay: { glands: 5, glandClampMinMm: 15, glandClampMaxMm: 60, freeHeightMm: 400 },
+      });
+      expect([first?.run?.sectionMm2, first?.run?.cores]).toEqual([120, cores]);
+    }
+  });
+
+  it('has the narrowest of what the sheet takes and what the air beside the palms asks', () => {
+    const gap = (bay: NonNullable<Over['bay']>, survey = {}) =>
+      words({ run: { sectionMm2: 150 }, bay, survey }, /width|gap|air/);
+    expect(gap({ palmMaxWidthMm: 33, studSpacingMm: 200 })).toMatch(/up to 33\.0 mm/);
+    const bySpacing = Number(/up to ([\d.]+) mm/.exec(gap({ palmMaxWidthMm: 33, studSpacingMm: 42 }) ?? '')?.[1]);
+    const wider = Number(/up to ([\d.]+) mm/.exec(gap({ palmMaxWidthMm: 33, studSpacingMm: 43 }) ?? '')?.[1]);
+    expect(bySpacing).toBeLessThan(33);
+    expect(wider - bySpacing).toBeCloseTo(1, 6);
+  });
+
   it('is two smaller cables where one large lug is too wide and a stud takes two', () => {
     const over: Over = {
       run: { sectionMm2: 240, parallel: 1 },

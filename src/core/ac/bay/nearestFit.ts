@@ -63,7 +63,13 @@ function nearestCable(r: RunResult): AcRun | null {
   const fits = value?.accepted.filter((c) => c.open.length === 0).map((c) => c.run) ?? [];
   const own = fits.filter((run) => run.metal === r.run.metal);
   const [first, ...others] = own.length ? own : fits;
-  return first ? others.reduce((a, b) => (apart(b, r.run) < apart(a, r.run) ? b : a), first) : null;
+  // As far off, the same kind of cable before another.
+  const far = (run: AcRun) => [apart(run, r.run), run.cores === r.run.cores ? 0 : 1] as const;
+  const nearer = (a: AcRun, b: AcRun) => {
+    const [[ofA, kindA], [ofB, kindB]] = [far(a), far(b)];
+    return ofB < ofA || (ofB === ofA && kindB < kindA) ? b : a;
+  };
+  return first ? others.reduce(nearer, first) : null;
 }
 
 /**

@@ -23,6 +23,10 @@ describe('what a run costs', () => {
     expect(price(priceList({ ...CABLE_PRICE, cores: '1-core' }, LUG_PRICE), null, { cores: '1-core' })?.amount).toBe(
       5 * 60 * 50 + 60,
     ));
+  it('is that of the singles of every set', () =>
+    expect(price(priceList({ ...CABLE_PRICE, cores: '1-core' }, LUG_PRICE), null, { cores: '1-core' }, 2)?.amount).toBe(
+      10 * 60 * 50 + 20 * 6,
+    ));
   it('goes by the metal, and says so, where a cable or its lug has no price; a typed metal goes before the list’s', () => {
     for (const [l, typed] of [
       [priceList(METAL_PRICE), null],

@@ -48,6 +48,14 @@ describe('the legs of a way', () => {
   });
   it('turn nowhere on a straight way, whatever points lie on it', () =>
     expect(legsOf([at(0, 0, 0), at(3, 4, 0), at(6, 8, 0)]).map((l) => l.bendRad)).toEqual([0, 0]));
+  it('turn by the angle in space between pieces of any length', () => {
+    const [first] = legsOf([at(0, 0, 0), at(10, 0, 0), at(13, 0, 3)]);
+    expect(first?.bendRad).toBeCloseTo(Math.PI / 4, 9);
+    const [slanted] = legsOf([at(0, 0, 0), at(0, 4, 4), at(0, 6, 4)]);
+    expect(slanted?.bendRad).toBeCloseTo(Math.PI / 4, 9);
+    const [back] = legsOf([at(0, 0, 0), at(0, 3, 1), at(0, 2, 4)]);
+    expect(back?.bendRad).toBeCloseTo(Math.PI / 2, 9);
+  });
   it('go up where they go down from the other end', () => {
     const points = [at(0, 0, 0), at(4, 0, 0), at(4, 0, 6)];
     expect(legsOf(points).map((l) => [l.alongM, l.upM])).toEqual([

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { exactly } from '../../kernel/publishedTable';
 import { runOf } from '../../testing/examples';
 import { acRun } from '../../testing/subjects';
 import { CABLE_MASS } from '../tables/cableMass';
@@ -16,6 +17,13 @@ describe('what a run is pulled by', () => {
     expect(kg({ cores: '5-core' })).toBeCloseTo(1.25 * four, 9);
     expect(kg({ cores: '4-core', parallel: 2 })).toBeCloseTo(2 * four, 9);
     expect(kg({ cores: '1-core' }, 4)).toBeCloseTo(2 * (kg({ cores: '1-core' }, 2) ?? 0), 9);
+    // By the table: 120 mm² of copper in four cores and as a single.
+    expect(four).toBe(exactly(CABLE_MASS, 120, '4-core Cu'));
+    expect(kg({ cores: '1-core', parallel: 2 }, 4)).toBeCloseTo(8 * (exactly(CABLE_MASS, 120, '1-core Cu') ?? NaN), 9);
+    expect(pulledKgPerM(runOf('x', { metal: null, parallel: null }), 5).missing).toEqual([
+      'metal of the lines',
+      'cables in parallel',
+    ]);
     expect(pulledKgPerM(runOf('x', { sectionMm2: 55 }), 5).missing).toEqual(['mass of a 5-core cable of 55 mm² Cu']);
     expect(pulledKgPerM(runOf('x', { sectionMm2: null, cores: null }), 5).missing).toEqual(['section', 'cores']);
   });
@@ -39,6 +47,7 @@ describe('a run that is pulled', () => {
   it('is judged by what its lines and its bends take', () => {
     const pulled = pulledRun(acRun({}), points, 0.4, 1);
     expect(pulled.chosen.value?.pull.tensionN).toBeCloseTo((pulled.kgPerM.value ?? 0) * 9.80665 * 0.4 * 100, 6);
+    expect(pullChecks(pulled)[0]?.subject).toEqual({ element: 'run', path: 'INV-01 / pull', id: pulled.id });
     expect(pullChecks(pulled).map((c) => [c.id, c.verdict])).toEqual([
       ['ac.pull-sidewall', 'holds'],
       ['ac.pull-tension', 'holds'],

@@ -32,6 +32,12 @@ edges(BEND, () => ({
       /^Missing: cores$/,
     ],
     [bay(null), /^Missing: height from gland plate to AC studs of T100, from the sheet$/],
+    [bay(300, null), /^Missing: gland to the farthest stud, from the sheet$/],
+    [
+      necRun({ run: { sectionMm2: null, parallel: null }, bay: { freeHeightMm: 300 } }),
+      /^Missing: section, cables in parallel$/,
+    ],
+    [necRun({ run: { parallel: null }, bay: { freeHeightMm: 300 } }), /^Missing: cables in parallel$/],
     [american(300, 85.03, 2), /^Missing: bending space for 2 wires a terminal/],
     [
       acRun({ run: { metal: 'Al', palmWidthMm: 34 }, bay: { freeHeightMm: 300, entryOffsetMm: 40 } }),

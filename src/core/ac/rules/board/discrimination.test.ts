@@ -1,5 +1,6 @@
 import { edges } from '../../../testing/edges';
 import { boardLoad, loadedBoard } from '../../../testing/boards';
+import { known, lacking } from '../../../kernel/answer';
 import { DISCRIMINATION } from './discrimination';
 
 /** 1250 kVA, 6 %, 13 kW, behind 30 m of 2 × 240 mm² copper: what the grid can feed into the board, A. */
@@ -7,6 +8,16 @@ const FAULT = loadedBoard(3).supply.gridA.value ?? 0;
 type Over = NonNullable<Parameters<typeof loadedBoard>[1]>['board'];
 const main = (board: Over) =>
   loadedBoard(3, { board: { mainMagneticA: 8000, mainDelayS: 0, mainInstantA: 0, ...board } });
+
+/** The same board with runs that differ: each its breaker, and what it needs to trip at once, A. */
+const unlike = (...branches: readonly (readonly [breakerA: number | null, tripA: number | null])[]) => ({
+  ...main({ mainMagneticA: 5000 }),
+  branches: branches.map(([breakerA, tripA], i) => ({
+    tag: `INV-0${i + 1}`,
+    breakerA,
+    trip: tripA === null ? lacking('trip of the breaker') : known({ currentA: tripA, words: '' }),
+  })),
+});
 
 edges(DISCRIMINATION, () => ({
   holds: [
@@ -38,7 +49,11 @@ edges(DISCRIMINATION, () => ({
       board: { mainMagneticA: 8000, mainDelayS: 0 },
     }),
   },
-  numbers: [[main({}), { value: 6400, limit: FAULT, margin: null }]],
+  numbers: [
+    [main({}), { value: 6400, limit: FAULT, margin: null }],
+    [main({ mainMagneticA: (1.25 * FAULT) / 0.8 }), { value: 1.25 * FAULT, limit: FAULT, margin: 25 }],
+    [main({ mainDelayS: 0.4 }), { value: null, limit: null, margin: null }],
+  ],
   says: [
     [
       main({ mainDelayS: 0.2 }),
@@ -63,6 +78,10 @@ edges(DISCRIMINATION, () => ({
     // Branches set to 2000 A may need 2400 A; a main at 0.8 · 2900 A is out before.
     [main({ mainMagneticA: 2900 }), /^overload/, /2320 A/, /^a branch may need 2400 A/],
     [main({ mainMagneticA: 3000 }), /^overload/, /2400 A/, /partial/],
+    // The largest breaker counts, and the branch that needs the most to trip, whichever they are.
+    [unlike([160, 4001], [250, 2000], [200, 2500]), /over 250 A of INV-02/, /4000 A/, /^a branch may need 4001 A/],
+    [unlike([160, 3900], [250, 2000]), /over 250 A of INV-02/, /4000 A/, /partial/],
+    [unlike([160, 2000], [null, 2000], [200, null]), /^Missing: breaker, trip of the breaker$/],
     [boardLoad(0, { mainBreakerA: 800, mainMagneticA: 8000, mainDelayS: 0 }), /^Missing: inverters/],
   ],
 }));
