@@ -76,7 +76,7 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
     });
   await expect(first('unknown')).toBeVisible();
   await fill(page.getByRole('region', { name: 'DC cable and string fuses' }), {
-    'Section of the DC cable': '6',
+    'Section of the DC cable': '6 mm²',
     'How the DC cable lies': 'two adjacent on a surface',
     'Hottest ambient at the DC cable': '55',
     'DC circuits in one bundle': '2',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { breakerOf, priceList } from '../../testing/prices';
 import { acRun, necRun } from '../../testing/subjects';
-import type { Candidate } from './candidates';
+import type { Candidate, Rejected } from './candidates';
 import { candidates } from './candidates';
 import { oneSectionUp, winners } from './winners';
 import { conductorKg, lossKwhPerYear, presentWorth, runCost, runLossW, worthOfSaved } from './cableCost';
@@ -31,11 +31,11 @@ const worked = (bay = {}, run = {}, breakerMaxA: number | null = 400) =>
     run: { breakerA: 160, cores: '4-core', lengthM: 90, ambientC: 40, otherCircuits: 2, clearingS: 0.1, ...run },
   });
 const all = candidates(worked(), PRICES).value!;
-const find = (
+const findIn = <C extends Candidate | Rejected>(
+  of: readonly C[],
   metal: string,
   parallel: number,
   sectionMm2: number,
-  of: readonly Candidate[] = [...all.accepted, ...all.nearMisses, ...all.rejected],
 ) =>
   of.find(
     (c) =>
@@ -45,6 +45,8 @@ const find = (
       c.run.sectionMm2 === sectionMm2 &&
       c.run.cores === '4-core',
   );
+const find = (metal: string, parallel: number, sectionMm2: number) =>
+  findIn<Candidate | Rejected>([...all.accepted, ...all.nearMisses, ...all.rejected], metal, parallel, sectionMm2);
 
 describe('candidates for 160 A over 90 m (worked case)', () => {
   it('has the current, rise, mass and cost of each', () => {
@@ -62,7 +64,7 @@ describe('candidates for 160 A over 90 m (worked case)', () => {
     rel(find('Al', 2, 120)?.cost?.amount, 1455.77);
   });
   it('accepts two of 150 mm² aluminium, the lug still to be measured, and not two of 120: over 1 %', () => {
-    const two = find('Al', 2, 150)!;
+    const two = findIn(all.accepted, 'Al', 2, 150)!;
     expect(two.broken).toEqual([]);
     expect(two.open.map((c) => c.id)).toEqual([
       'ac.bend',
@@ -75,14 +77,14 @@ describe('candidates for 160 A over 90 m (worked case)', () => {
     expect(find('Al', 2, 120)?.broken.map((c) => [c.id, c.verdict])).toContainEqual(['ac.voltage-rise', 'tight']);
   });
   it('stops one of 150 mm² copper at the width of its palm alone, which a narrower palm frees', () => {
-    expect(find('Cu', 1, 150, all.nearMisses)?.broken.map((c) => [c.id, c.verdict])).toEqual([
+    expect(findIn(all.nearMisses, 'Cu', 1, 150)?.broken.map((c) => [c.id, c.verdict])).toEqual([
       ['ac.palm-width', 'stop'],
     ]);
     const narrow = candidates(worked({ palmMaxWidthMm: 34 }), PRICES).value!;
-    expect(find('Cu', 1, 150, narrow.accepted)?.broken).toEqual([]);
+    expect(findIn(narrow.accepted, 'Cu', 1, 150)?.broken).toEqual([]);
   });
   it('stops one of 240 mm² aluminium at the gland alone', () =>
-    expect(find('Al', 1, 240, all.nearMisses)?.broken.map((c) => c.id)).toEqual(['ac.gland']));
+    expect(findIn(all.nearMisses, 'Al', 1, 240)?.broken.map((c) => c.id)).toEqual(['ac.gland']));
   it('puts the cheapest first, and every candidate in one list', () => {
     const costs = all.accepted.map((c) => c.cost!.amount);
     expect(costs).toEqual([...costs].sort((a, b) => a - b));
@@ -148,10 +150,10 @@ describe('candidates for 160 A over 90 m (worked case)', () => {
       candidates(worked({}, {}, 200), { ...PRICES, list: priceList(...prices) }).value!;
     const some = with_(breakerOf(160, 300));
     expect(some.unpricedA).toEqual([200]);
-    rel(find('Al', 2, 150, some.accepted)?.cost?.amount, 1803.71);
+    rel(findIn(some.accepted, 'Al', 2, 150)?.cost?.amount, 1803.71);
     const whole = with_(breakerOf(160, 300), breakerOf(200, 500));
     expect(whole.unpricedA).toEqual([]);
-    rel(find('Al', 2, 150, whole.accepted)?.cost?.amount, 2103.71);
+    rel(findIn(whole.accepted, 'Al', 2, 150)?.cost?.amount, 2103.71);
   });
   it('orders by mass and has no cost where no price is given', () => {
     const bare = candidates(worked(), { Cu: null, Al: null }).value!;

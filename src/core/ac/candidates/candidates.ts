@@ -1,15 +1,13 @@
-import type { Cores, Insulation, Method } from '../../conductor/laid';
-import type { Metal } from '../../conductor/metal';
 import type { Answer } from '../../kernel/answer';
-import { given, known, lacking } from '../../kernel/answer';
+import { known, lacking } from '../../kernel/answer';
 import type { Check } from '../../kernel/check';
 import { conductorChecks, endChecks } from '../assess';
 import type { AcRun } from '../part';
 import type { RunResult } from '../results';
-import { withCable } from '../results';
 import { AC_RULES } from '../rules';
-import { outOfReach, sized } from '../suggestRun';
+import { outOfReach } from '../suggestRun';
 import { CONDUCTORS } from '../wiring';
+import { cablesOn, onAnother, ratingsOf, routeOf } from './cablesThatLie';
 import { conductorKg, runLossW } from './cableCost';
 import type { Prices, RunPrice } from './runPrice';
 import { breakerPrice, cablePrice } from './runPrice';
@@ -32,72 +30,26 @@ export interface Candidate {
   readonly diameterMm: number | null;
 }
 
+/** A candidate that more than one rule keeps out, with the names of those that were found: the first is the first it breaks. */
+export interface Rejected extends Omit<Candidate, 'broken' | 'open'> {
+  readonly broken: readonly Pick<Check, 'id' | 'title' | 'verdict'>[];
+}
+
 export interface Candidates {
   /** No rule broken, the cheapest first; by mass where no price is known. */
   readonly accepted: readonly Candidate[];
   /** One rule broken: what would free them stands in the check. */
   readonly nearMisses: readonly Candidate[];
-  readonly rejected: readonly Candidate[];
+  readonly rejected: readonly Rejected[];
   /** Rules that come out alike whatever lies there: for the sheet, the survey or the board to mend. */
   readonly aside: readonly Check[];
   /** Ratings without a price, A: while there are any, no cost counts its breaker. */
   readonly unpricedA: readonly number[];
 }
 
-const METALS: readonly Metal[] = ['Cu', 'Al'];
-
 /** Conductors that count for mass and price: the cores of a cable, or every single. */
 const coresOf = (run: AcRun, wiring: RunResult['type']['wiring']): number =>
   run.cores === '5-core' ? 5 : run.cores === '4-core' ? 4 : CONDUCTORS[wiring];
-
-/** What a run says of the way that any cable of it has to lie. */
-interface Route {
-  readonly insulation: Insulation;
-  readonly cores: Cores;
-  readonly method: Method;
-  readonly lengthM: number;
-}
-
-/** A kind of cable as it would lie where the run lies. */
-type Form = Pick<AcRun, 'cores' | 'method' | 'peInCable'> & { readonly cores: Cores; readonly method: Method };
-
-/**
- * Singles, and multicore cables of four or five cores, as many as the terminals want. In conduit each of the two is a method of its own (Table
- * B.52.1); by the NEC school wires lie in raceways, and a run stays of its kind.
- */
-function formsOf(
-  { peInCable }: AcRun,
-  { cores, method }: Route,
-  { type: { wiring }, school }: RunResult,
-): readonly Form[] {
-  const conduit = method === 'B1' || method === 'B2';
-  const few = CONDUCTORS[wiring] - (peInCable ? 0 : 1) > 4;
-  const multicore = (few ? (['5-core'] as const) : (['4-core', '5-core'] as const)).map((of): Form => ({
-    cores: of,
-    method: conduit ? 'B2' : method,
-    peInCable,
-  }));
-  // A single has no core to spare for the PE.
-  const singles: Form = { cores: '1-core', method: conduit ? 'B1' : method, peInCable: false };
-  if (school.name !== 'NEC') return [...multicore, singles];
-  return cores === '1-core' ? [{ ...singles, method }] : multicore.map((f) => ({ ...f, method }));
-}
-
-/** So many ratings are tried, from the least that carries the current. */
-const MOST_RATINGS = 3;
-
-/** Ratings of breakers that come into question, A: the least that carries the current, and larger ones up to what the unit's sheet allows. */
-function ratingsOf({ breaker, school, type }: RunResult): Answer<readonly number[]> {
-  const least = breaker.value === null ? breaker : school.nextBreakerA(breaker.value.neededA);
-  if (least.value === null) return lacking(...least.missing);
-  const ratings = [least.value];
-  while (ratings.length < MOST_RATINGS) {
-    const next = school.nextBreakerA((ratings.at(-1) ?? 0) + 1).value;
-    if (next === null || next > (type.breakerMaxA ?? 0)) break;
-    ratings.push(next);
-  }
-  return known(ratings);
-}
 
 const plus = (cable: RunPrice | null, breaker: number): RunPrice | null =>
   cable && { ...cable, amount: cable.amount + breaker };
@@ -141,32 +93,6 @@ function judged(worked: RunResult, prices: Prices, withBreaker: boolean): Judged
   return { worked, figures, checks: isOut(ofConductor) ? ofConductor : [...ofConductor, ...endChecks(worked)] };
 }
 
-/** Every cable on one breaker, PE and external earth with it. */
-function cablesOn(breakerA: number, r: RunResult, route: Route): RunResult[] {
-  const { run, type, school } = r;
-  const { insulation } = route;
-  return METALS.flatMap((metal) =>
-    formsOf(run, route, r).flatMap((form) => {
-      const kind = { ...run, ...form, metal, peMetal: run.peInCable === false ? run.peMetal : metal };
-      // What was measured of one kind of cable says nothing about another.
-      if (form.cores !== run.cores) kind.cableDiameterMm = null;
-      return school.sections({ metal, insulation, ...form }).flatMap((sectionMm2) =>
-        Array.from({ length: type.bay.lugsPerStud + 1 }, (_, i) => {
-          const tried = sized(kind, sectionMm2, i + 1, breakerA, school, r.designCurrent.currentA);
-          return withCable(r, tried);
-        }),
-      );
-    }),
-  );
-}
-
-/** The same cable on another breaker. */
-function onAnother({ worked: w }: Judged, breakerA: number): RunResult {
-  const { run, school, designCurrent } = w;
-  const tried = sized(run, run.sectionMm2 ?? 0, run.parallel ?? 0, breakerA, school, designCurrent.currentA);
-  return withCable(w, tried);
-}
-
 /** Rules that read what was entered of the breaker: another breaker may come out better on them. */
 const BY_BREAKER: ReadonlySet<string> = new Set([...AC_RULES.run, ...AC_RULES.fault].map(({ id }) => id));
 
@@ -192,25 +118,18 @@ function judgedCandidate({ figures, checks }: Judged, alike: ReadonlySet<string>
   return { ...figures, broken: broken.sort((a, b) => RANK[a.verdict] - RANK[b.verdict]), open };
 }
 
+/** Of a rejected one the names of its rules stay: the checks themselves would keep every cable that was tried. */
+const namesOnly = ({ open: _, broken, ...figures }: Candidate): Rejected => ({
+  ...figures,
+  broken: broken.map(({ id, title, verdict }) => ({ id, title, verdict })),
+});
+
 /** The cheapest first; by mass where no price is known. */
 const byCost = (a: Candidate, b: Candidate): number =>
   (a.cost?.amount ?? Infinity) - (b.cost?.amount ?? Infinity) ||
   a.massKg - b.massKg ||
   (a.run.parallel ?? 0) - (b.run.parallel ?? 0) ||
   (a.run.breakerA ?? 0) - (b.run.breakerA ?? 0);
-
-/** What a run must say before any cable can be laid for it. */
-function routeOf({ run, lengthM }: RunResult): Answer<Route> {
-  return given(
-    { insulation: run.insulation, cores: run.cores, 'installation method': run.method, 'length of the run': lengthM },
-    (k): Route => ({
-      insulation: k.insulation,
-      cores: k.cores,
-      method: k['installation method'],
-      lengthM: k['length of the run'],
-    }),
-  );
-}
 
 /**
  * Every metal, section, form and count in parallel, up to one more than the studs take, that the school knows for the route of a run, on
@@ -231,14 +150,14 @@ export function candidates(r: RunResult, prices: Prices): Answer<Candidates> {
   const fullest = least.reduce((a, b) => (b.checks.length > a.checks.length ? b : a), first);
   const alikeOnLeast = outOfReach(least);
   const larger = worthMore(least, alikeOnLeast);
-  const onLarger = largerA.flatMap((a) => larger.flatMap((j) => judge(onAnother(j, a))));
+  const onLarger = largerA.flatMap((a) => larger.flatMap(({ worked: w }) => judge(onAnother(w, a))));
   const alikeOnAll = outOfReach([fullest, ...onLarger]);
   const alike = new Set([...alikeOnLeast].filter((id) => alikeOnAll.has(id)));
   const sorted = [...least, ...onLarger].map((j) => judgedCandidate(j, alike)).sort(byCost);
   return known({
     accepted: sorted.filter((c) => c.broken.length === 0),
     nearMisses: sorted.filter((c) => c.broken.length === 1),
-    rejected: sorted.filter((c) => c.broken.length > 1),
+    rejected: sorted.filter((c) => c.broken.length > 1).map(namesOnly),
     aside: fullest.checks.filter((c) => alike.has(c.id) && c.verdict !== 'holds'),
     unpricedA,
   });

@@ -19,7 +19,7 @@ export function winners(
 }
 
 /** The next heavier accepted candidate of the same metal, form, count and breaker: what one section more buys. */
-export const oneSectionUp = (of: Candidate, accepted: readonly Candidate[]): Candidate | null =>
+export const oneSectionUp = (of: Pick<Candidate, 'run'>, accepted: readonly Candidate[]): Candidate | null =>
   accepted
     .filter(
       ({ run }) =>

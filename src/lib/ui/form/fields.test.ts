@@ -53,7 +53,7 @@ describe('fields read off a schema', () => {
       kind: 'choice',
       nullable: true,
       unit: 'mm²',
-      choices: [2.5, 4, 6, 10, 16],
+      choices: [2.08, 2.5, 3.31, 4, 5.26, 6, 8.37, 10, 13.3, 16],
     });
     expect(field(planeSchema, 'edgeM')).toMatchObject({ kind: 'number', nullable: false, unit: 'm' });
     expect(field(surveySchema, 'rcdFitted')).toMatchObject({ kind: 'yes-no', nullable: true });

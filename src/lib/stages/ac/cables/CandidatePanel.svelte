@@ -39,7 +39,7 @@
   );
   const best = $derived(found.value ? winners(found.value.accepted) : null);
   const up = $derived(best?.cost && found.value ? oneSectionUp(best.cost, found.value.accepted) : null);
-  const named = (c: Candidate) =>
+  const named = (c: Pick<Candidate, 'run'>) =>
     `${lineWords({ run: c.run, school: result.school })}, ${c.run.cores}, on ${c.run.breakerA} A`;
 
   /** What one section more saves a year and over the years it is weighed by, against what it costs more. */
