@@ -38,20 +38,21 @@ export function measuredM(from: ChainDevice, to: ChainDevice): number | null {
   return from.hopFromId === to.id ? from.hopM : null;
 }
 
-/** The hops in order, each with its cable. */
-export function chainHops(design: LinksDesign): Hop[] {
+/** The hop between two devices of a design, as measured, else over the plan. */
+export function hopBetween(design: LinksDesign, from: ChainDevice, to: ChainDevice): Hop {
   const line = lineOf(design);
   const positionOf = (d: ChainDevice) => (d.inverterId ? line.inverter(d.inverterId)?.position : d.position) ?? null;
-  return design.chain.devices.slice(1).map((to, i) => {
-    const from = design.chain.devices[i] as ChainDevice;
-    const [a, b] = [positionOf(from), positionOf(to)];
-    const way = a && b ? waysOf(design.plan).between('bus', a, b) : null;
-    const measured = measuredM(from, to);
-    const route = measured ?? way?.lengthM ?? null;
-    const cableM = route === null ? null : hopCableM(route, from.entryM, to.entryM);
-    return { from, to, measured: measured !== null, way, cableM };
-  });
+  const [a, b] = [positionOf(from), positionOf(to)];
+  const way = a && b ? waysOf(design.plan).between('bus', a, b) : null;
+  const measured = measuredM(from, to);
+  const route = measured ?? way?.lengthM ?? null;
+  const cableM = route === null ? null : hopCableM(route, from.entryM, to.entryM);
+  return { from, to, measured: measured !== null, way, cableM };
 }
+
+/** The hops in order, each with its cable. */
+export const chainHops = (design: LinksDesign): Hop[] =>
+  design.chain.devices.slice(1).map((to, i) => hopBetween(design, design.chain.devices[i] as ChainDevice, to));
 
 /** Unit loads of a device: its own, or those of the inverter's sheet; null while neither says. */
 export function unitLoadsOf(design: LinksDesign, device: ChainDevice): number | null {

@@ -7,6 +7,8 @@ import { drumPlan } from '$core/ac/schedule/drums';
 import type { SiteDesign } from '$core/design';
 import type { TripYear } from '$core/design/tripHours';
 import { tripHours } from '$core/design/tripHours';
+import type { ChainOrder } from '$core/links/order/chainOrder';
+import { chainOrder } from '$core/links/order/chainOrder';
 import type { Wall } from '$core/mounting/part';
 import { siteWallLayout, siteWallsLayout } from '$core/mounting/wall/siteWall';
 import type { FleetAnswer } from '$core/strings/layout/fleet';
@@ -78,6 +80,10 @@ const work = {
 
   drums(cuts: readonly Cut[], drumM: number, store: readonly number[], timeLimitS: number): DrumPlan {
     return drumPlan(cuts, drumM, store, { timeLimitS, nowS });
+  },
+
+  chainOrder(design: SiteDesign, lastId: string | null, timeLimitS: number): Answer<ChainOrder> {
+    return chainOrder(design, lastId, { kicks: Infinity, timeLimitS, nowS });
   },
 
   /** `restV`: the grid at rest to ask for; null as the survey has it. */

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { useSite } from '$lib/client/siteState.svelte';
   import ChainSection from '$lib/stages/links/ChainSection.svelte';
+  import ShortestOrder from '$lib/stages/links/ShortestOrder.svelte';
   import LandingNotes from '$lib/stages/links/LandingNotes.svelte';
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
   import Stage from '$lib/ui/Stage.svelte';
@@ -15,6 +16,7 @@
     earth fault.{/snippet}
   {#snippet main()}
     <ChainSection {checks} />
+    <ShortestOrder />
     <LandingNotes />
   {/snippet}
   {#snippet side()}<MarginLedger {checks} title="Margins: chain" />{/snippet}

@@ -1,0 +1,80 @@
+<script lang="ts">
+  import { Button, Label, Select } from 'flowbite-svelte';
+  import { onDestroy } from 'svelte';
+  import type { SiteDesign } from '$core/design';
+  import type { Answer } from '$core/kernel/answer';
+  import { fixed } from '$core/kernel/quantity';
+  import type { ChainOrder } from '$core/links/order/chainOrder';
+  import { LongTask } from '$lib/client/longTask.svelte';
+  import { useSite } from '$lib/client/siteState.svelte';
+  import TaskBar from '$lib/ui/TaskBar.svelte';
+
+  /** So long an order of many devices is looked for, s; up to fifteen are ordered exactly, whatever it takes. */
+  const LIMIT_S = 2;
+  const site = useSite();
+  const devices = $derived(site.design.chain.devices);
+  const task = new LongTask();
+  onDestroy(() => task.stop());
+  let lastId = $state('');
+  let asked = $state.raw<{
+    readonly of: SiteDesign;
+    readonly lastId: string;
+    readonly found: Answer<ChainOrder>;
+  } | null>(null);
+  /** An order belongs to the design and the end that it was looked for with. */
+  const found = $derived(asked?.of === site.design && asked.lastId === lastId ? asked.found : null);
+  const labels = $derived(new Map(devices.map((d) => [d.id, d.label])));
+  const over = (o: ChainOrder) => (100 * (o.lengthM - o.boundM)) / o.boundM;
+  const savedM = (o: ChainOrder) => o.asItIsM - o.lengthM;
+
+  async function find() {
+    const [of, end] = [site.design, lastId];
+    const answer = await task.run(async ({ work }) => await work.chainOrder(of, end || null, LIMIT_S));
+    asked = answer && { of, lastId: end, found: answer };
+  }
+</script>
+
+<section class="sheet p-3" aria-labelledby="shortest">
+  <div class="flex flex-wrap items-end gap-3">
+    <h2 id="shortest" class="mr-auto">Shortest order</h2>
+    <div>
+      <Label for="chain-end" class="text-sm font-normal text-dim">Ends at</Label>
+      <Select
+        id="chain-end"
+        size="sm"
+        class="h-8 py-0"
+        placeholder=""
+        items={[{ value: '', name: 'any device' }, ...devices.slice(1).map((d) => ({ value: d.id, name: d.label }))]}
+        bind:value={lastId}
+      />
+    </div>
+    <Button size="xs" disabled={task.running || devices.length < 2} onclick={find}>Find the shortest order</Button>
+  </div>
+  <TaskBar {task} share={null} name="Trying orders" />
+  <div aria-live="polite">
+    {#if found?.value}
+      {@const order = found.value}
+      <p class="mt-1">
+        <b class="num">{fixed(order.lengthM, 1)} m</b>, {order.proven
+          ? 'proven: no other order is shorter'
+          : `at most ${fixed(over(order), 1)} % above the possible`}.
+        {savedM(order) > 0.05
+          ? `As it is the chain takes ${fixed(order.asItIsM, 1)} m, ${fixed(savedM(order), 1)} m more.`
+          : 'The chain takes no more as it is.'}
+      </p>
+      <p class="text-sm text-dim">{order.ids.map((id) => labels.get(id)).join(' – ')}</p>
+      {#if savedM(order) > 0.05}
+        <Button size="xs" onclick={() => site.apply({ kind: 'chain-order', ids: [...order.ids] })}
+          >Take this order</Button
+        >
+      {/if}
+    {:else if found}
+      <p class="mt-1">Missing: {found.missing.join(', ')}.</p>
+    {:else}
+      <p class="mt-1 text-sm text-dim">
+        From the first device over all others, by measured routes and the ways over the plan, with what every landed end
+        takes. Addresses and terminators stay as they are until the chain is numbered again.
+      </p>
+    {/if}
+  </div>
+</section>
