@@ -29,8 +29,8 @@ export async function bodyBytes(request: Request, maxBytes: number): Promise<Uin
   return Buffer.concat(parts);
 }
 
-/** So much of a body is taken in, and thrown away, that nobody wanted: who sent a little too much hears why. */
-const DRAINED_MOST_BYTES = 8 * 1024 * 1024;
+/** So much of a body is taken in, and thrown away, that nobody wanted: what the server lets in at all (`scripts/server.mjs`). Whoever sent a little too much hears why. */
+const DRAINED_MOST_BYTES = 25 * 1024 * 1024;
 
 /** Takes in what a refusal left unread: a connection that is closed on bytes under way loses the answer. Whether that was all of it. */
 export async function drained(request: Request): Promise<boolean> {
