@@ -11,6 +11,7 @@ import { stepsOf } from '../src/core/proving/tables/energiseOrders';
 import { Crew, INSTRUMENTS } from '../src/core/testing/crew';
 import { lineOf } from '../src/core/site/line';
 import { withChainNumbered } from '../src/core/links/edits';
+import { UNKNOWN_LINE } from '../src/core/links/line/busLine';
 import { newDevice } from '../src/core/links/part';
 import { withInverter, withInverterType, withModuleType, withPlane } from '../src/core/testing/edits';
 import { withHung, withWall } from '../src/core/mounting/edits';
@@ -354,6 +355,20 @@ const pick = <T extends { id: string }>(items: readonly T[], id: string): T => {
 };
 
 /** Home runs leave the roof by one tray and cross to the machine room by another; runs and bus lie on their own under the ceiling. */
+const BUS_PAIR: SiteDesign['chain']['line'] = {
+  ...UNKNOWN_LINE,
+  areaMm2: 0.5,
+  conductorC: 50,
+  impedanceOhm: 120,
+  delayNsPerM: 6,
+  terminatorOhm: 120,
+  biasAt: 'first device',
+  pullUpOhm: 510,
+  pullDownOhm: 510,
+  biasV: 5,
+  separationBy: '200 mm',
+  separationMm: 300,
+};
 const RINK_PLAN: SiteDesign['plan'] = {
   northDeg: 0,
   levels: [
@@ -595,7 +610,8 @@ function iceRink(): SiteDesign {
     unitLoads: 0.25,
     position: { xM: 46, yM: 0.4, zM: 1.6 },
   };
-  return withChainNumbered({ ...d, chain: { bitRate: 9600, devices: [logger, ...d.chain.devices, meter] } });
+  const devices = [logger, ...d.chain.devices, meter].map((c) => ({ ...c, stubM: 0 }));
+  return withChainNumbered({ ...d, chain: { bitRate: 9600, devices, line: BUS_PAIR } });
 }
 
 /** The long north wall of the machine room: eight units in a row, each with its terminals where the survey has them. */

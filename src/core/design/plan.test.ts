@@ -36,6 +36,7 @@ const SITE: SiteDesign = withHung(
       board: { ...laid.board, position: at(0, 0, 1) },
       runs: laid.inverters.map((u) => blankRun(u.id)),
       chain: {
+        ...laid.chain,
         bitRate: 9600,
         devices: [
           { ...newDevice('log', 'logger', 'Logger'), position: at(1, 0, 1) },

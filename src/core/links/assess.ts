@@ -8,9 +8,8 @@ import { LINKS_RULES as RULES } from './rules';
 const chainSubject = (path: string, id?: string): Subject => ({ element: 'chain', path, ...(id ? { id } : {}) });
 
 /** Every check of the RS-485 chain. Empty while the site has no chain. */
-export function assessLinks(design: LinksDesign, result: ChainResult, memo: Memo): readonly (readonly Check[])[] {
-  const on = [design.chain, design.inverters, design.equipment.inverters];
-  return [memo.keep('links/checks', on, () => chainChecks(result))];
+export function assessLinks(_design: LinksDesign, result: ChainResult, memo: Memo): readonly (readonly Check[])[] {
+  return [memo.keep('links/checks', [result], () => chainChecks(result))];
 }
 
 function chainChecks(result: ChainResult): Check[] {

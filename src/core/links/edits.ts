@@ -3,6 +3,7 @@ import { editOn } from '../kernel/discipline';
 import { replaced } from '../kernel/lists';
 import { partId } from '../kernel/schema';
 import type { ChainDevice, LinksDesign } from './part';
+import { busLineSchema } from './line/busLine';
 import { chainDeviceSchema, chainSchema } from './part';
 
 /** The chain with other devices. */
@@ -66,6 +67,12 @@ export const linksEdits = [
       ...d,
       chain: { ...d.chain, bitRate },
     }),
+  ),
+  edit(
+    'bus-line',
+    { line: busLineSchema },
+    () => 'the pair of the bus',
+    (d, { line }) => ({ ...d, chain: { ...d.chain, line } }),
   ),
   edit(
     'chain-order',

@@ -27,8 +27,9 @@ export const links = discipline({
         d.chain.devices.filter((c) => c.inverterId !== id),
       ),
   },
-  results: linksResults,
+  results: (d, memo) =>
+    memo.keep('links/results', [d.chain, d.inverters, d.plan, d.equipment.inverters], () => linksResults(d)),
   assess: assessLinks,
   rules: Object.values(LINKS_RULES).flat(),
-  version: 2,
+  version: 3,
 });

@@ -2,12 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { loopOhm } from '../conductor/metal';
 import { withChainNumbered, withChainOrder } from './edits';
 import type { SiteDesign } from '../design';
+import { assessSite } from '../design/assess';
+import { Memo } from '../kernel/memo';
 import { siteOf } from '../testing/examples';
 import { checksOf } from '../testing/checks';
 import { hopCableM, lengthLimitM } from './chain';
 import { linksResults } from './results';
 import { LINKS_RULES } from './rules';
 import { newDevice } from './part';
+import { traySchema } from '../site/plan';
 import { wayM } from '../site/position';
 
 const logger = { ...newDevice('log', 'logger', 'LOG'), unitLoads: 1, position: { xM: 0, yM: 0, zM: 1.5 } };
@@ -18,7 +21,10 @@ const site = (() => {
     ...bare,
     inverters: bare.inverters.map((i, n) => ({ ...i, position: { xM: at[n] ?? 0, yM: 0, zM: 1.2 } })),
   };
-  return withChainNumbered({ ...moved, chain: { bitRate: 9600 as const, devices: [logger, ...moved.chain.devices] } });
+  return withChainNumbered({
+    ...moved,
+    chain: { ...moved.chain, bitRate: 9600 as const, devices: [logger, ...moved.chain.devices] },
+  });
 })();
 const check = (d: SiteDesign, id: string) => checksOf('links', d).filter((c) => c.id === id);
 const edit = (over: (d: SiteDesign['chain']['devices'][number], i: number) => object): SiteDesign => ({
@@ -99,8 +105,8 @@ describe('numbering', () => {
 
 describe('chain rules (TIA/EIA-485-A; Modbus over Serial Line V1.02)', () => {
   it('hold when numbered along the chain with both ends terminated', () => {
-    const toCome = LINKS_RULES.line.map((r) => r.id);
-    const judged = checksOf('links', site).filter((c) => !toCome.includes(c.id));
+    const ofPair = LINKS_RULES.line.map((r) => r.id);
+    const judged = checksOf('links', site).filter((c) => !ofPair.includes(c.id));
     expect(new Set(judged.map((c) => c.verdict))).toEqual(new Set(['holds']));
   });
   it('stop a shared address at both units', () => {
@@ -135,10 +141,21 @@ describe('chain rules (TIA/EIA-485-A; Modbus over Serial Line V1.02)', () => {
       )[0],
     ).toMatchObject({ value: 33, verdict: 'stop' });
   });
-  it('stand for bias, driver load, stubs and far level before the program judges them: unknown', () => {
-    for (const id of ['links.idle-bias', 'links.driver-load', 'links.stubs', 'links.far-level'])
+  it('leave what the pair carries unknown while nobody said what it is made of', () => {
+    for (const { id } of LINKS_RULES.line)
       expect(check(site, id)[0], id).toMatchObject({ verdict: 'unknown', value: null });
   });
+  it('follow a tray of the plan that is moved, by what was kept as well', () => {
+    const memo = new Memo();
+    const lengthOf = (d: SiteDesign, by: Memo) =>
+      assessSite(d, by).checks.find((c) => c.id === 'links.length')?.value ?? NaN;
+    const before = lengthOf(site, memo);
+    const points = [0, 40].map((xM) => ({ xM, yM: 1, zM: 5 }));
+    const tray = traySchema.parse({ id: 't', label: 'T', carries: ['bus'], widthMm: null, depthMm: null, points });
+    const over = { ...site, plan: { ...site.plan, trays: [tray] } };
+    expect(lengthOf(over, memo)).toBe(lengthOf(over, new Memo()));
+    expect(lengthOf(over, memo)).not.toBe(before);
+  });
   it('say nothing of a site without a chain', () =>
-    expect(checksOf('links', { ...site, chain: { bitRate: null, devices: [] } })).toEqual([]));
+    expect(checksOf('links', { ...site, chain: { ...site.chain, devices: [] } })).toEqual([]));
 });

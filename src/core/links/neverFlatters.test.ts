@@ -1,7 +1,7 @@
 import { describe } from 'vitest';
 import { neverFlatters } from '../testing/neverFlatters';
 import { randomDesign } from '../testing/randomDesign';
-import { grown, only, raised, worseDevice } from '../testing/worsened';
+import { grown, only, raised, worseBus, worseDevice } from '../testing/worsened';
 import { links } from '.';
 
 describe('the chain', () =>
@@ -14,6 +14,33 @@ describe('the chain', () =>
       })),
       worseDevice('a heavier load', ['links.unit-loads'], (c, x) =>
         only('unitLoads', c.unitLoads === null ? null : Math.min(4, raised(c.unitLoads, 3, x) ?? 4)),
+      ),
+      worseDevice('a longer stub', ['links.stubs'], (c, x) =>
+        only('stubM', c.stubM === null ? null : Math.min(500, c.stubM + 20 * x())),
+      ),
+      worseBus('a thinner pair', ['links.far-level', 'links.idle-bias'], (l, x) =>
+        only('areaMm2', l.areaMm2 === null ? null : Math.max(0.05, l.areaMm2 / (1 + 2 * x()))),
+      ),
+      worseBus('a hotter pair', ['links.far-level', 'links.idle-bias'], (l, x) =>
+        only('conductorC', l.conductorC === null ? null : Math.min(120, l.conductorC + 50 * x())),
+      ),
+      worseBus('a slower pair', ['links.stubs'], (l, x) =>
+        only('delayNsPerM', l.delayNsPerM === null ? null : Math.min(10, l.delayNsPerM + 4 * x())),
+      ),
+      worseBus('terminators of less', ['links.driver-load', 'links.idle-bias', 'links.far-level'], (l, x) =>
+        only('terminatorOhm', l.terminatorOhm === null ? null : Math.max(30, l.terminatorOhm * (1 - 0.5 * x()))),
+      ),
+      worseBus('a weaker pull-up', ['links.idle-bias'], (l, x) =>
+        only('pullUpOhm', l.pullUpOhm === null ? null : l.pullUpOhm * (1 + 2 * x())),
+      ),
+      worseBus('a lower supply of the bias', ['links.idle-bias'], (l, x) =>
+        only('biasV', l.biasV === null ? null : Math.max(1, l.biasV * (1 - 0.5 * x()))),
+      ),
+      worseBus('closer to power', ['links.separation'], (l, x) =>
+        only('separationMm', l.separationMm === null ? null : l.separationMm * (1 - x())),
+      ),
+      worseBus('more power beside it', ['links.separation'], (l, x) =>
+        only('powerCircuits', l.powerCircuits === null ? null : Math.ceil(l.powerCircuits * (1 + 3 * x()))),
       ),
     ],
     spoken: [

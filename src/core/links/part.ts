@@ -6,6 +6,7 @@ import { partId, partName, quantity } from '../kernel/schema';
 import type { Base } from '../site/base';
 import type { SiteInverter } from '../site/parts';
 import { positionSchema } from '../site/position';
+import { UNKNOWN_LINE, busLineSchema } from './line/busLine';
 
 export const BIT_RATES = [1200, 2400, 4800, 9600, 19200, 38400, 57600, 115200] as const;
 
@@ -24,6 +25,8 @@ export const chainDeviceSchema = z.object({
   hopM: quantity(0.1, 2000, 'm', 'Measured route from the device before').nullable(),
   /** The other end of the measured route: where another device comes to stand before this one, nothing is measured. */
   hopFromId: partId.nullable().default(null),
+  /** Branch from the chain to the device; 0: landed in–out. */
+  stubM: quantity(0, 500, 'm', 'Stub off the chain, 0 if landed in–out').nullable().default(null),
 });
 export type ChainDevice = z.infer<typeof chainDeviceSchema>;
 
@@ -34,10 +37,13 @@ export const chainSchema = z.object({
     .nullable()
     .meta({ unit: 'bit/s', description: 'Bit rate' }),
   devices: z.array(chainDeviceSchema).max(600),
+  line: busLineSchema.default(UNKNOWN_LINE),
 });
 export type Chain = z.infer<typeof chainSchema>;
 
-export const linksShape = { chain: chainSchema.default({ bitRate: null, devices: [] }) } as const satisfies Shape;
+export const linksShape = {
+  chain: chainSchema.default({ bitRate: null, devices: [], line: UNKNOWN_LINE }),
+} as const satisfies Shape;
 
 /** What the chain works on: the base and its own part. */
 export type LinksDesign = Base & PartOf<typeof linksShape>;
@@ -55,6 +61,7 @@ export const newDevice = (id: string, kind: ChainDevice['kind'], label: string):
   entryM: 1,
   hopM: null,
   hopFromId: null,
+  stubM: null,
 });
 
 /** An inverter as it stands in the chain before anybody touched it. */

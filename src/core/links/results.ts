@@ -2,6 +2,8 @@ import type { Answer } from '../kernel/answer';
 import { known, lacking } from '../kernel/answer';
 import type { Hop } from './chain';
 import { chainHops, unitLoadsOf } from './chain';
+import type { BusBudget } from './line/busBudget';
+import { busBudget } from './line/busBudget';
 import type { Chain, ChainDevice, LinksDesign } from './part';
 
 /** One device with everything else on the chain. */
@@ -18,6 +20,7 @@ export interface ChainResult {
   readonly lengthM: Answer<number>;
   /** Σ of the unit loads of all devices. */
   readonly unitLoads: Answer<number>;
+  readonly budget: BusBudget;
 }
 
 /** Works the chain through. */
@@ -27,16 +30,14 @@ export function linksResults(design: LinksDesign): ChainResult {
   const loads = chain.devices.map((device) => ({ device, loads: unitLoadsOf(design, device) }));
   const summed = (values: readonly (number | null)[], missing: readonly string[]): Answer<number> =>
     missing.length ? lacking(...missing) : known(values.reduce<number>((sum, v) => sum + (v ?? 0), 0));
-  return {
-    chain,
-    hops,
-    lengthM: summed(
-      hops.map((h) => h.cableM),
-      hops.filter((h) => h.cableM === null).map((h) => `route or positions for ${h.from.label} to ${h.to.label}`),
-    ),
-    unitLoads: summed(
-      loads.map((l) => l.loads),
-      loads.filter((l) => l.loads === null).map((l) => `unit loads of ${l.device.label}`),
-    ),
-  };
+  const lengthM = summed(
+    hops.map((h) => h.cableM),
+    hops.filter((h) => h.cableM === null).map((h) => `route or positions for ${h.from.label} to ${h.to.label}`),
+  );
+  const unitLoads = summed(
+    loads.map((l) => l.loads),
+    loads.filter((l) => l.loads === null).map((l) => `unit loads of ${l.device.label}`),
+  );
+  const budget = busBudget({ chain, hops, lengthM, loads: loads.map((l) => l.loads), unitLoads });
+  return { chain, hops, lengthM, unitLoads, budget };
 }

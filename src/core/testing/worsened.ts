@@ -55,6 +55,10 @@ export const worseDevice = worseIn(
   (d) => d.chain.devices,
   (d, devices) => ({ ...d, chain: { ...d.chain, devices } }),
 );
+export const worseBus = worseIn(
+  (d) => [d.chain.line],
+  (d, [line = d.chain.line]) => ({ ...d, chain: { ...d.chain, line } }),
+);
 export const worseWall = worseIn(
   (d) => d.walls,
   (d, walls) => ({ ...d, walls }),

@@ -5,14 +5,13 @@
   import { fixed } from '$core/kernel/quantity';
   import type { ChainDevice } from '$core/links/part';
   import { BIT_RATES, newDevice } from '$core/links/part';
-  import { linksResults } from '$core/links/results';
+  import type { ChainResult } from '$core/links/results';
   import { useSite } from '$lib/client/siteState.svelte';
   import DeviceRow from './DeviceRow.svelte';
 
-  let { checks }: { checks: readonly Check[] } = $props();
+  let { checks, results }: { checks: readonly Check[]; results: ChainResult } = $props();
   const site = useSite();
   const chain = $derived(site.design.chain);
-  const results = $derived(linksResults(site.design));
   const hops = $derived(new Map(results.hops.map((h) => [h.to.id, h.cableM])));
   const addresses = $derived(
     new Map(checks.filter((c) => c.id === 'links.address').map((c) => [c.subject.id, c.verdict])),

@@ -1,3 +1,4 @@
+import { UNKNOWN_LINE } from '$core/links/line/busLine';
 import type { Chain, ChainDevice } from '$core/links/part';
 import type { PartStore, Row } from '$lib/server/db/partStore';
 import { storedList } from '$lib/server/db/partStore';
@@ -10,21 +11,25 @@ function deviceOf(row: Row): ChainDevice {
   return { id, kind, label, inverterId, address, terminated, ...cable };
 }
 
-/** Devices in rows; the bit rate as a value. */
+/** Devices in rows; bit rate and pair as values. */
 export const store: PartStore = {
   lists: [
     storedList<ChainDevice>({
       table: chainDevice,
       key: 'id',
       list: (d) => d.chain.devices,
-      row: ({ unitLoads, position, entryM, hopM, hopFromId, ...c }) => ({
+      row: ({ unitLoads, position, entryM, hopM, hopFromId, stubM, ...c }) => ({
         ...c,
-        cable: { unitLoads, position, entryM, hopM, hopFromId },
+        cable: { unitLoads, position, entryM, hopM, hopFromId, stubM },
       }),
     }),
   ],
-  rest: ({ chain: { bitRate } }) => ({ bitRate }),
+  rest: ({ chain: { bitRate, line } }) => ({ bitRate, line }),
   part: ([devices = []], rest) => ({
-    chain: { bitRate: (rest.bitRate ?? null) as Chain['bitRate'], devices: devices.map(deviceOf) },
+    chain: {
+      bitRate: (rest.bitRate ?? null) as Chain['bitRate'],
+      devices: devices.map(deviceOf),
+      line: (rest.line ?? UNKNOWN_LINE) as Chain['line'],
+    },
   }),
 };

@@ -16,7 +16,7 @@ export const chainDevice = pgTable(
     address: smallint('address'),
     terminated: boolean('terminated').notNull(),
     cable: jsonb('cable')
-      .$type<Pick<ChainDevice, 'unitLoads' | 'position' | 'entryM' | 'hopM' | 'hopFromId'>>()
+      .$type<Pick<ChainDevice, 'unitLoads' | 'position' | 'entryM' | 'hopM' | 'hopFromId' | 'stubM'>>()
       .notNull(),
   },
   (t) => [

@@ -1,12 +1,16 @@
 <script lang="ts">
+  import { linksResults } from '$core/links/results';
   import { useSite } from '$lib/client/siteState.svelte';
   import ChainSection from '$lib/stages/links/ChainSection.svelte';
+  import MeterSheet from '$lib/stages/links/MeterSheet.svelte';
+  import PairPanel from '$lib/stages/links/PairPanel.svelte';
   import ShortestOrder from '$lib/stages/links/ShortestOrder.svelte';
   import LandingNotes from '$lib/stages/links/LandingNotes.svelte';
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
   import Stage from '$lib/ui/Stage.svelte';
 
   const site = useSite();
+  const results = $derived(linksResults(site.design));
   const checks = $derived(site.assessment.checks.filter((c) => c.subject.element === 'chain'));
 </script>
 
@@ -15,7 +19,9 @@
     voltage there, or a sleeve. Measure D0 to local earth before landing the reference: above 4.95 V stop and find the
     earth fault.{/snippet}
   {#snippet main()}
-    <ChainSection {checks} />
+    <ChainSection {checks} {results} />
+    <PairPanel />
+    <MeterSheet {results} />
     <ShortestOrder />
     <LandingNotes />
   {/snippet}
