@@ -8,6 +8,9 @@ import { assessLinks } from './assess';
 import { chainOrder } from './order/chainOrder';
 import { linksFlaws, linksShape } from './part';
 import { linksResults } from './results';
+import { chainScope } from './wave/chainScope';
+import { faultCaseSchema } from './wave/faultCase';
+import { HEARD } from './wave/heard';
 
 /** Kicks of a search that is asked for over the API: no clock, so the same question has the same answer. */
 const API_KICKS = 100;
@@ -19,6 +22,46 @@ export const calculations = {
     input: z.object({ design: documentSchema(linksShape, linksFlaws) }),
     output: checksSchema,
     run: ({ design }) => withWorst(assessLinks(design, linksResults(design), new Memo()).flat()),
+  }),
+  'bus-scope': calculation({
+    summary: 'What every device of the chain of a design hears, wired as planned or with a fault',
+    input: z.object({ design: documentSchema(linksShape, linksFlaws), fault: faultCaseSchema }),
+    output: z.object({
+      verdict: z.enum(HEARD),
+      passesTo: figure('bit/s', 'Highest rate up to which all pass; null: none').nullable(),
+      broken: z.array(z.string()).meta({ description: 'What the standards would not have' }),
+      devices: z.array(
+        z.object({
+          label: z.string(),
+          verdict: z.enum(HEARD).meta({ description: 'The worst of both drivers and both ways' }),
+          way: z.enum(['out', 'back']),
+          finalV: figure('V', 'Where the pair comes to rest'),
+          eyeV: figure('V', 'Half the opening of the eye'),
+          settleUs: figure('µs', 'Until it stays within a tenth of its end'),
+          passesTo: figure('bit/s', 'Highest rate up to which it passes; null: none').nullable(),
+        }),
+      ),
+    }),
+    long: true,
+    run: ({ design, fault }) => {
+      const found = chainScope(linksResults(design), fault);
+      if (found.value === null) throw new RangeError(`Not known: ${found.missing.join(', ')}`);
+      const { verdict, passesTo, broken, channels } = found.value;
+      return {
+        verdict,
+        passesTo,
+        broken: [...broken],
+        devices: channels.map(({ label, way, passesTo: to, heard: h }) => ({
+          label,
+          way,
+          verdict: h.verdict,
+          finalV: h.finalV,
+          eyeV: h.eyeV,
+          settleUs: h.settleUs,
+          passesTo: to,
+        })),
+      };
+    },
   }),
   'chain-order': calculation({
     summary: 'The shortest order of the chain of a design',

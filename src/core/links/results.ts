@@ -20,6 +20,8 @@ export interface ChainResult {
   readonly lengthM: Answer<number>;
   /** Σ of the unit loads of all devices. */
   readonly unitLoads: Answer<number>;
+  /** Unit loads of every device in the order of the chain; null where nobody said. */
+  readonly loads: readonly (number | null)[];
   readonly budget: BusBudget;
 }
 
@@ -27,7 +29,7 @@ export interface ChainResult {
 export function linksResults(design: LinksDesign): ChainResult {
   const { chain } = design;
   const hops = chainHops(design);
-  const loads = chain.devices.map((device) => ({ device, loads: unitLoadsOf(design, device) }));
+  const loads = chain.devices.map((device) => unitLoadsOf(design, device));
   const summed = (values: readonly (number | null)[], missing: readonly string[]): Answer<number> =>
     missing.length ? lacking(...missing) : known(values.reduce<number>((sum, v) => sum + (v ?? 0), 0));
   const lengthM = summed(
@@ -35,9 +37,9 @@ export function linksResults(design: LinksDesign): ChainResult {
     hops.filter((h) => h.cableM === null).map((h) => `route or positions for ${h.from.label} to ${h.to.label}`),
   );
   const unitLoads = summed(
-    loads.map((l) => l.loads),
-    loads.filter((l) => l.loads === null).map((l) => `unit loads of ${l.device.label}`),
+    loads,
+    chain.devices.flatMap((device, i) => (loads[i] === null ? [`unit loads of ${device.label}`] : [])),
   );
-  const budget = busBudget({ chain, hops, lengthM, loads: loads.map((l) => l.loads), unitLoads });
-  return { chain, hops, lengthM, unitLoads, budget };
+  const budget = busBudget({ chain, hops, lengthM, loads, unitLoads });
+  return { chain, hops, lengthM, loads, unitLoads, budget };
 }

@@ -17,7 +17,7 @@ const FORMS: Readonly<Record<string, readonly object[]>> = {
   survey: [surveySchema.shape],
   strings: [dcCableSchema.shape],
   ac: [acRunSchema.shape, boardSchema.shape],
-  links: [busLineSchema.shape],
+  'links/pair': [busLineSchema.shape],
 };
 
 describe('what is missing', () => {

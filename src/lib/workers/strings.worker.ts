@@ -9,6 +9,10 @@ import type { TripYear } from '$core/design/tripHours';
 import { tripHours } from '$core/design/tripHours';
 import type { ChainOrder } from '$core/links/order/chainOrder';
 import { chainOrder } from '$core/links/order/chainOrder';
+import { linksResults } from '$core/links/results';
+import type { ChainScope } from '$core/links/wave/chainScope';
+import { chainScope } from '$core/links/wave/chainScope';
+import type { FaultCase } from '$core/links/wave/faultCase';
 import type { Wall } from '$core/mounting/part';
 import { siteWallLayout, siteWallsLayout } from '$core/mounting/wall/siteWall';
 import type { FleetAnswer } from '$core/strings/layout/fleet';
@@ -84,6 +88,10 @@ const work = {
 
   chainOrder(design: SiteDesign, lastId: string | null, timeLimitS: number): Answer<ChainOrder> {
     return chainOrder(design, lastId, { kicks: Infinity, timeLimitS, nowS });
+  },
+
+  scope(design: SiteDesign, fault: FaultCase, onProgress: (share: number) => void): Answer<ChainScope> {
+    return chainScope(linksResults(design), fault, onProgress);
   },
 
   /** `restV`: the grid at rest to ask for; null as the survey has it. */

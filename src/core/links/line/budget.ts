@@ -103,6 +103,9 @@ export function leastTerminatorNf(lengthM: number, delayNsPerM: number, impedanc
   return (2 * lengthM * delayNsPerM) / impedanceOhm;
 }
 
+/** Edge of a fast driver, ns (common practice): the shorter it is, the shorter the branch that rings. */
+export const FAST_EDGE_NS = 20;
+
 /** Longest branch that does not ring, m: a tenth of the rise over the delay there (common practice). */
 export function quietStubM(riseNs: number, delayNsPerM: number): number {
   requirePositive({ riseNs, delayNsPerM }, 'riseNs', 'delayNsPerM');

@@ -4,7 +4,6 @@ import { wholeChain } from '../../testing/chains';
 import type { MeterSheet } from './meterSheet';
 import { meterSheet, readingMeans } from './meterSheet';
 
-const eighths = (n: number) => Array.from({ length: n }, () => 0.125);
 const sheet = (
   units: number,
   lengthM: number,
@@ -12,7 +11,7 @@ const sheet = (
   terminated?: readonly number[],
 ): MeterSheet => {
   const over = terminated ? (_: unknown, i: number) => ({ terminated: terminated.includes(i) }) : undefined;
-  const { value, missing } = meterSheet(wholeChain(units, lengthM, line, over), eighths(units));
+  const { value, missing } = meterSheet(wholeChain(units, lengthM, line, over));
   if (!value) throw new Error(missing.join());
   return value;
 };
@@ -51,7 +50,7 @@ describe('the ohm and volt sheet', () => {
     expect(sheet(3, 30, { biasV: null }).rows[0]?.idleMv).toBeNull();
   });
   it('names what it cannot do without', () =>
-    expect(meterSheet(wholeChain(3, 30, { areaMm2: null, terminatorOhm: null }), eighths(3)).missing).toEqual([
+    expect(meterSheet(wholeChain(3, 30, { areaMm2: null, terminatorOhm: null })).missing).toEqual([
       'section of the bus conductors',
       'resistance of the terminators',
     ]));

@@ -35,10 +35,7 @@ function seenOhm(hopOhm: readonly number[], acrossS: readonly number[], at: numb
 }
 
 /** The readings of a chain that is wired as it is planned, device by device. */
-export function meterSheet(
-  { chain, hops, lengthM, budget }: ChainResult,
-  loads: readonly (number | null)[],
-): Answer<MeterSheet> {
+export function meterSheet({ chain, hops, lengthM, loads, budget }: ChainResult): Answer<MeterSheet> {
   const { devices, line } = chain;
   const { areaMm2, terminatorOhm } = line;
   const missing = [

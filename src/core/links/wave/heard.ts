@@ -15,6 +15,8 @@ export interface Arrival {
   readonly settleUs: number;
   /** From the first crossing of the threshold until it is crossed no more, µs. */
   readonly validUs: number;
+  /** The first crossing of the threshold, from which the receiver counts its bits, µs after the driver; Infinity where there is none. */
+  readonly firstUs: number;
 }
 export interface Heard extends Arrival {
   readonly verdict: HeardVerdict;
@@ -31,13 +33,8 @@ const LATEST_SHARE = 7 / 16;
 /** Bits before the one in question that can reach into it. */
 const BEFORE = 2;
 
-interface Crossing extends Arrival {
-  /** The first crossing of the threshold, ns after the driver; Infinity where there is none. */
-  readonly firstNs: number;
-}
-
 /** The swing from space to mark of a step response: v = 2s − s(∞), turned to rise where it is inverted. */
-function crossingOf(volts: Float64Array, stepNs: number): Crossing {
+function crossingOf(volts: Float64Array, stepNs: number): Arrival {
   const finalV = volts.at(-1) ?? 0;
   const sign = finalV < 0 ? -1 : 1;
   const rest = Math.abs(finalV);
@@ -57,7 +54,7 @@ function crossingOf(volts: Float64Array, stepNs: number): Crossing {
     peakV,
     settleUs: (Math.max(0, lastOutside - Math.max(0, arrived)) * stepNs) / 1000,
     validUs: first < 0 ? Infinity : (Math.max(0, lastUnder - first) * stepNs) / 1000,
-    firstNs: first < 0 ? Infinity : first * stepNs,
+    firstUs: first < 0 ? Infinity : (first * stepNs) / 1000,
   };
 }
 
@@ -87,27 +84,50 @@ function eyeV(volts: Float64Array, stepNs: number, firstNs: number, bitNs: numbe
   );
 }
 
-/**
- * What one receiver makes of a step response at a bit rate: no signal, inverted, an eye under 0.2 V, a swing that is settled later than the
- * first sample, caution under 0.3 V or past a quarter of a bit, or pass. Volts in V a step of `stepNs` apart; bit/s above 0 (RangeError else).
- */
-export function heard(volts: Float64Array, stepNs: number, bitRate: number): Heard {
-  requirePositive({ stepNs, bitRate }, 'stepNs', 'bitRate');
-  const { firstNs, ...arrival } = crossingOf(volts, stepNs);
-  const bitNs = 1e9 / bitRate;
-  const signed = arrival.finalV < 0 ? volts.map((v) => -v) : volts;
-  const eye = Number.isFinite(firstNs) ? eyeV(signed, stepNs, firstNs, bitNs) : 0;
-  const bitUs = bitNs / 1000;
-  const verdict = ((): HeardVerdict => {
-    if (!(Math.abs(arrival.finalV) >= RECEIVER_V)) return 'no signal';
-    if (arrival.finalV < 0) return 'inverted';
-    if (!(eye >= RECEIVER_V)) return 'eye';
-    if (arrival.validUs > LATEST_SHARE * bitUs) return 'settling';
-    return eye < CAUTION_V || arrival.validUs > CAUTION_SHARE * bitUs ? 'caution' : 'pass';
-  })();
-  return { ...arrival, verdict, eyeV: eye };
+/** The first that fits. */
+function verdictOf({ finalV, validUs }: Arrival, eye: number, bitUs: number): HeardVerdict {
+  if (!(Math.abs(finalV) >= RECEIVER_V)) return 'no signal';
+  if (finalV < 0) return 'inverted';
+  if (!(eye >= RECEIVER_V)) return 'eye';
+  if (validUs > LATEST_SHARE * bitUs) return 'settling';
+  return eye < CAUTION_V || validUs > CAUTION_SHARE * bitUs ? 'caution' : 'pass';
 }
 
+/** A step response made ready to be asked at many rates. */
+export class Listener {
+  readonly #volts: Float64Array;
+  readonly #stepNs: number;
+  readonly #arrival: Arrival;
+  constructor(volts: Float64Array, stepNs: number) {
+    requirePositive({ stepNs }, 'stepNs');
+    this.#arrival = crossingOf(volts, stepNs);
+    this.#volts = this.#arrival.finalV < 0 ? volts.map((v) => -v) : volts;
+    this.#stepNs = stepNs;
+  }
+  /**
+   * What one receiver makes of a step response at a bit rate: no signal, inverted, an eye under 0.2 V, a swing that is settled later than the
+   * first sample, caution under 0.3 V or past a quarter of a bit, or pass. Volts in V a step of `stepNs` apart; bit/s above 0 (RangeError else).
+   */
+  at(bitRate: number): Heard {
+    requirePositive({ bitRate }, 'bitRate');
+    const arrival = this.#arrival;
+    const bitNs = 1e9 / bitRate;
+    const firstNs = 1000 * arrival.firstUs;
+    const eye = Number.isFinite(firstNs) ? eyeV(this.#volts, this.#stepNs, firstNs, bitNs) : 0;
+    return { ...arrival, verdict: verdictOf(arrival, eye, bitNs / 1000), eyeV: eye };
+  }
+}
+
+/** How it is marked among the checks. */
+export const MARK_OF: Readonly<Record<HeardVerdict, 'stop' | 'tight' | 'holds'>> = {
+  'no signal': 'stop',
+  inverted: 'stop',
+  eye: 'stop',
+  settling: 'stop',
+  caution: 'tight',
+  pass: 'holds',
+};
+
 /** The worse of two. */
-export const worseHeard = <H extends { readonly verdict: HeardVerdict }>(a: H, b: H): H =>
-  HEARD.indexOf(b.verdict) < HEARD.indexOf(a.verdict) ? b : a;
+export const worseVerdict = (a: HeardVerdict, b: HeardVerdict): HeardVerdict =>
+  HEARD.indexOf(b) < HEARD.indexOf(a) ? b : a;

@@ -1,19 +1,11 @@
 <script lang="ts">
   import { fixed } from '$core/kernel/quantity';
-  import { unitLoadsOf } from '$core/links/chain';
   import { meterSheet, readingMeans } from '$core/links/line/meterSheet';
   import type { ChainResult } from '$core/links/results';
-  import { useSite } from '$lib/client/siteState.svelte';
   import FieldInput from '$lib/ui/form/FieldInput.svelte';
 
   let { results }: { results: ChainResult } = $props();
-  const site = useSite();
-  const sheet = $derived(
-    meterSheet(
-      results,
-      results.chain.devices.map((d) => unitLoadsOf(site.design, d)),
-    ),
-  );
+  const sheet = $derived(meterSheet(results));
   const ohm = (r: number | null) => (r === null ? 'open' : `${fixed(r, 1)} Ω`);
   const field = {
     path: 'readOhm',

@@ -2,14 +2,11 @@ import { published } from '../../../kernel/check';
 import { atMost, withVerdict } from '../../../kernel/judgement';
 import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
-import { quietStubM } from '../../line/budget';
+import { FAST_EDGE_NS, quietStubM } from '../../line/budget';
 import type { ChainResult } from '../../results';
 
 /** Longest branch (Modbus over Serial Line V1.02, 3.4; recalled). */
 const LONGEST_M = 20;
-/** Edge of a fast driver, ns (common practice): the shorter it is, the shorter the branch that rings. */
-const FAST_EDGE_NS = 20;
-
 /** Length of a branch between chain and device, against what reflects. */
 export const STUBS = rule<ChainResult>()({
   id: 'links.stubs',

@@ -2,8 +2,7 @@
   import { linksResults } from '$core/links/results';
   import { useSite } from '$lib/client/siteState.svelte';
   import ChainSection from '$lib/stages/links/ChainSection.svelte';
-  import MeterSheet from '$lib/stages/links/MeterSheet.svelte';
-  import PairPanel from '$lib/stages/links/PairPanel.svelte';
+  import LinksNav from '$lib/stages/links/LinksNav.svelte';
   import ShortestOrder from '$lib/stages/links/ShortestOrder.svelte';
   import LandingNotes from '$lib/stages/links/LandingNotes.svelte';
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
@@ -19,9 +18,8 @@
     voltage there, or a sleeve. Measure D0 to local earth before landing the reference: above 4.95 V stop and find the
     earth fault.{/snippet}
   {#snippet main()}
+    <LinksNav siteId={site.siteId} />
     <ChainSection {checks} {results} />
-    <PairPanel />
-    <MeterSheet {results} />
     <ShortestOrder />
     <LandingNotes />
   {/snippet}
