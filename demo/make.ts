@@ -369,6 +369,14 @@ const BUS_PAIR: SiteDesign['chain']['line'] = {
   separationBy: '200 mm',
   separationMm: 300,
 };
+const POLL: SiteDesign['chain']['poll'] = {
+  registers: 60,
+  needS: 60,
+  turnaroundMs: 50,
+  timeoutMs: 1000,
+  retries: 2,
+  characterBits: 11,
+};
 const RINK_PLAN: SiteDesign['plan'] = {
   northDeg: 0,
   levels: [
@@ -611,7 +619,7 @@ function iceRink(): SiteDesign {
     position: { xM: 46, yM: 0.4, zM: 1.6 },
   };
   const devices = [logger, ...d.chain.devices, meter].map((c) => ({ ...c, stubM: 0 }));
-  return withChainNumbered({ ...d, chain: { bitRate: 9600, devices, line: BUS_PAIR } });
+  return withChainNumbered({ ...d, chain: { bitRate: 9600, devices, line: BUS_PAIR, poll: POLL } });
 }
 
 /** The long north wall of the machine room: eight units in a row, each with its terminals where the survey has them. */

@@ -27,5 +27,6 @@ function chainChecks(result: ChainResult): Check[] {
     ...ask(RULES.ends, result, chainSubject('chain ends')),
     ...ask(RULES.chain, result, chainSubject('whole chain')),
     ...ask(RULES.line, result, chainSubject('whole chain')),
+    ...ask(RULES.poll, result, chainSubject('whole chain')),
   ];
 }

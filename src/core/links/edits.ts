@@ -5,6 +5,7 @@ import { partId } from '../kernel/schema';
 import type { ChainDevice, LinksDesign } from './part';
 import { busLineSchema } from './line/busLine';
 import { chainDeviceSchema, chainSchema } from './part';
+import { pollPlanSchema } from './timing/pollPlan';
 
 /** The chain with other devices. */
 export const withDevices = <D extends LinksDesign>(d: D, devices: ChainDevice[]): D => ({
@@ -73,6 +74,12 @@ export const linksEdits = [
     { line: busLineSchema },
     () => 'the pair of the bus',
     (d, { line }) => ({ ...d, chain: { ...d.chain, line } }),
+  ),
+  edit(
+    'poll-plan',
+    { poll: pollPlanSchema },
+    () => 'the round of the logger',
+    (d, { poll }) => ({ ...d, chain: { ...d.chain, poll } }),
   ),
   edit(
     'chain-order',

@@ -1,7 +1,7 @@
 import { describe } from 'vitest';
 import { neverFlatters } from '../testing/neverFlatters';
 import { randomDesign } from '../testing/randomDesign';
-import { grown, only, raised, worseBus, worseDevice } from '../testing/worsened';
+import { grown, only, raised, worseBus, worseDevice, worsePoll } from '../testing/worsened';
 import { links } from '.';
 
 describe('the chain', () =>
@@ -38,6 +38,15 @@ describe('the chain', () =>
       ),
       worseBus('closer to power', ['links.separation'], (l, x) =>
         only('separationMm', l.separationMm === null ? null : l.separationMm * (1 - x())),
+      ),
+      worsePoll('more to read', ['links.poll-cycle'], (p, x) =>
+        only('registers', p.registers === null ? null : p.registers + Math.ceil(300 * x())),
+      ),
+      worsePoll('a shorter round', ['links.poll-cycle'], (p, x) =>
+        only('needS', p.needS === null ? null : Math.max(0.05, p.needS * (1 - x()))),
+      ),
+      worsePoll('slower units', ['links.poll-cycle'], (p, x) =>
+        only('turnaroundMs', p.turnaroundMs === null ? null : p.turnaroundMs + 500 * x()),
       ),
       worseBus('more power beside it', ['links.separation'], (l, x) =>
         only('powerCircuits', l.powerCircuits === null ? null : Math.ceil(l.powerCircuits * (1 + 3 * x()))),

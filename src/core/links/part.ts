@@ -6,9 +6,9 @@ import { partId, partName, quantity } from '../kernel/schema';
 import type { Base } from '../site/base';
 import type { SiteInverter } from '../site/parts';
 import { positionSchema } from '../site/position';
+import { BIT_RATES } from './bitRates';
 import { UNKNOWN_LINE, busLineSchema } from './line/busLine';
-
-export const BIT_RATES = [1200, 2400, 4800, 9600, 19200, 38400, 57600, 115200] as const;
+import { UNKNOWN_POLL, pollPlanSchema } from './timing/pollPlan';
 
 export const chainDeviceSchema = z.object({
   id: partId,
@@ -38,11 +38,12 @@ export const chainSchema = z.object({
     .meta({ unit: 'bit/s', description: 'Bit rate' }),
   devices: z.array(chainDeviceSchema).max(600),
   line: busLineSchema.default(UNKNOWN_LINE),
+  poll: pollPlanSchema.default(UNKNOWN_POLL),
 });
 export type Chain = z.infer<typeof chainSchema>;
 
 export const linksShape = {
-  chain: chainSchema.default({ bitRate: null, devices: [], line: UNKNOWN_LINE }),
+  chain: chainSchema.default({ bitRate: null, devices: [], line: UNKNOWN_LINE, poll: UNKNOWN_POLL }),
 } as const satisfies Shape;
 
 /** What the chain works on: the base and its own part. */

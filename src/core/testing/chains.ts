@@ -52,5 +52,5 @@ export function chainOf(
 ): ChainResult {
   const d = siteOf(units, []);
   const devices = d.chain.devices.map((c, i) => ({ ...c, ...over(c, i) }));
-  return linksResults({ ...d, chain: { bitRate, devices, line: line ?? d.chain.line } });
+  return linksResults({ ...d, chain: { ...d.chain, bitRate, devices, line: line ?? d.chain.line } });
 }

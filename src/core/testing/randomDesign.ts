@@ -414,6 +414,14 @@ export function randomDesign(seed: number, most?: Size): SiteDesign {
         cableClass: maybe(one(['b', 'c'] as const)),
         powerCircuits: maybe(one([3, 12, 27])),
       },
+      poll: {
+        registers: maybe(one([10, 60, 160])),
+        needS: maybe(one([0.5, 1, 60])),
+        turnaroundMs: maybe(one([10, 50])),
+        timeoutMs: maybe(one([200, 1000])),
+        retries: maybe(one([0, 2])),
+        characterBits: maybe(one([10, 11] as const)),
+      },
       devices: d.chain.devices.map((c, i) => ({
         ...c,
         stubM: maybe(one([0, 0, 0, 0.3, 2])),

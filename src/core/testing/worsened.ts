@@ -59,6 +59,10 @@ export const worseBus = worseIn(
   (d) => [d.chain.line],
   (d, [line = d.chain.line]) => ({ ...d, chain: { ...d.chain, line } }),
 );
+export const worsePoll = worseIn(
+  (d) => [d.chain.poll],
+  (d, [poll = d.chain.poll]) => ({ ...d, chain: { ...d.chain, poll } }),
+);
 export const worseWall = worseIn(
   (d) => d.walls,
   (d, walls) => ({ ...d, walls }),

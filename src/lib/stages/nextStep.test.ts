@@ -6,6 +6,7 @@ import { plane, siteOf } from '$core/testing/examples';
 import { surveySchema } from '$core/site/survey';
 import { boardSchema } from '$core/site/parts';
 import { acRunSchema } from '$core/ac/part';
+import { pollPlanSchema } from '$core/links/timing/pollPlan';
 import { busLineSchema } from '$core/links/line/busLine';
 import { ruleToCome } from '$core/kernel/rule';
 import { published } from '$core/kernel/check';
@@ -18,6 +19,7 @@ const FORMS: Readonly<Record<string, readonly object[]>> = {
   strings: [dcCableSchema.shape],
   ac: [acRunSchema.shape, boardSchema.shape],
   'links/pair': [busLineSchema.shape],
+  'links/timing': [pollPlanSchema.shape],
 };
 
 describe('what is missing', () => {

@@ -5,6 +5,9 @@ import { requirePositive, requireWithin } from '../../kernel/require';
 /** One unit load between the lines of the pair, Ω: about 12 kΩ a line (TIA/EIA-485-A; recalled). */
 export const UNIT_LOAD_OHM = 24_000;
 
+/** Most unit loads a driver bears (TIA/EIA-485-A; recalled). */
+export const MOST_UNIT_LOADS = 32;
+
 /** Bias resistors of a pair and what feeds them. */
 export interface Bias {
   readonly pullUpOhm: number;

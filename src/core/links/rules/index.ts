@@ -6,5 +6,6 @@ export const LINKS_RULES = {
   device: rulesIn<DeviceOnChain>(import.meta.glob(['./device/*.ts', '!**/*.test.ts'], { eager: true })),
   ends: rulesIn<ChainResult>(import.meta.glob(['./ends/*.ts', '!**/*.test.ts'], { eager: true })),
   line: rulesIn<ChainResult>(import.meta.glob(['./line/*.ts', '!**/*.test.ts'], { eager: true })),
+  poll: rulesIn<ChainResult>(import.meta.glob(['./poll/*.ts', '!**/*.test.ts'], { eager: true })),
   chain: rulesIn<ChainResult>(import.meta.glob(['./chain/*.ts', '!**/*.test.ts'], { eager: true })),
 };

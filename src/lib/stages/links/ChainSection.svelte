@@ -4,7 +4,8 @@
   import type { Check } from '$core/kernel/check';
   import { fixed } from '$core/kernel/quantity';
   import type { ChainDevice } from '$core/links/part';
-  import { BIT_RATES, newDevice } from '$core/links/part';
+  import { BIT_RATES } from '$core/links/bitRates';
+  import { newDevice } from '$core/links/part';
   import type { ChainResult } from '$core/links/results';
   import { useSite } from '$lib/client/siteState.svelte';
   import DeviceRow from './DeviceRow.svelte';

@@ -6,6 +6,7 @@
     ['', 'Chain'],
     ['/pair', 'Pair and meter'],
     ['/scope', 'Scope'],
+    ['/timing', 'Round'],
   ] as const;
 </script>
 

@@ -165,7 +165,7 @@
             {#each scope.channels as c (c.device)}
               <tr class="[&>*]:align-middle">
                 <th scope="row" class="whitespace-nowrap">{c.label}</th>
-                <td>
+                <td class="min-w-56">
                   <ScopeTrace
                     channel={c}
                     spanUs={scope.spanUs}
@@ -174,7 +174,7 @@
                     sampleUs={c.heard.firstUs + 5e5 / scope.bitRate}
                   />
                 </td>
-                <td>
+                <td class="whitespace-nowrap">
                   <VerdictMark verdict={MARK_OF[c.heard.verdict]} word={false} />
                   {c.heard.verdict}
                   <span class="block text-sm whitespace-nowrap text-dim"

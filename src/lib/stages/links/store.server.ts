@@ -1,4 +1,5 @@
 import { UNKNOWN_LINE } from '$core/links/line/busLine';
+import { UNKNOWN_POLL } from '$core/links/timing/pollPlan';
 import type { Chain, ChainDevice } from '$core/links/part';
 import type { PartStore, Row } from '$lib/server/db/partStore';
 import { storedList } from '$lib/server/db/partStore';
@@ -24,12 +25,13 @@ export const store: PartStore = {
       }),
     }),
   ],
-  rest: ({ chain: { bitRate, line } }) => ({ bitRate, line }),
+  rest: ({ chain: { bitRate, line, poll } }) => ({ bitRate, line, poll }),
   part: ([devices = []], rest) => ({
     chain: {
       bitRate: (rest.bitRate ?? null) as Chain['bitRate'],
       devices: devices.map(deviceOf),
       line: (rest.line ?? UNKNOWN_LINE) as Chain['line'],
+      poll: (rest.poll ?? UNKNOWN_POLL) as Chain['poll'],
     },
   }),
 };

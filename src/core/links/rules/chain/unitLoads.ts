@@ -2,10 +2,8 @@ import { published } from '../../../kernel/check';
 import { atMost } from '../../../kernel/judgement';
 import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
+import { MOST_UNIT_LOADS } from '../../line/budget';
 import type { ChainResult } from '../../results';
-
-/** Most unit loads a driver bears (TIA/EIA-485-A; recalled). */
-const MOST = 32;
 
 /** Unit loads of all devices on one driver. */
 export const UNIT_LOADS = rule<ChainResult>()({
@@ -17,7 +15,7 @@ export const UNIT_LOADS = rule<ChainResult>()({
   judge: ({ sum }, { chain }) =>
     atMost({
       value: sum,
-      limit: MOST,
-      working: () => [`Σ unit loads of ${chain.devices.length} devices = ${fixed(sum, 3)} on ${MOST}`],
+      limit: MOST_UNIT_LOADS,
+      working: () => [`Σ unit loads of ${chain.devices.length} devices = ${fixed(sum, 3)} on ${MOST_UNIT_LOADS}`],
     }),
 });
