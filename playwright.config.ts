@@ -2,11 +2,12 @@ import { defineConfig } from '@playwright/test';
 import { CHROMIUM } from './scripts/browser.mjs';
 
 const PORT = Number(process.env.YARD_TEST_PORT ?? 4183);
+const FLEET_PORT = Number(process.env.YARD_TEST_FLEET_PORT ?? 54_280);
 
 export default defineConfig({
   testDir: 'e2e',
   globalSetup: './scripts/e2eSetup.mjs',
-  metadata: { port: PORT },
+  metadata: { port: PORT, fleetPort: FLEET_PORT },
   fullyParallel: false,
   workers: 1,
   timeout: 180_000,

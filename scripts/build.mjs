@@ -23,12 +23,16 @@ async function build() {
     process.stderr.write(`${built.stdout}${built.stderr}`);
     throw new Error('The build failed; its own words are above.');
   }
-  await bundle({
-    configFile: false,
-    logLevel: 'error',
-    resolve: { alias: { $core: path.resolve('src/core'), $lib: path.resolve('src/lib') } },
-    build: { ssr: 'src/lib/server/heavy/tasks.ts', outDir: 'build/heavy', emptyOutDir: true },
-  });
+  for (const [ssr, outDir] of [
+    ['src/lib/server/heavy/tasks.ts', 'build/heavy'],
+    ['src/standins/main.ts', 'build/standins'],
+  ])
+    await bundle({
+      configFile: false,
+      logLevel: 'error',
+      resolve: { alias: { $core: path.resolve('src/core'), $lib: path.resolve('src/lib') } },
+      build: { ssr, outDir, emptyOutDir: true },
+    });
   writeFileSync(MADE, '');
 }
 

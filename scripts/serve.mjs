@@ -7,6 +7,7 @@ import { migrate } from './migrate.mjs';
 import { supervise } from './supervisor.mjs';
 
 const PORT = Number(process.env.YARD_PORT ?? 4173);
+const FLEET_PORT = Number(process.env.YARD_FLEET_PORT ?? 54180);
 const DATABASE_PORT = Number(process.env.YARD_DATABASE_PORT ?? 54173);
 /** Where the cluster and the process id lie: another folder and other ports make a second Bolt Yard beside the first. */
 const FOLDER = process.env.YARD_FOLDER ?? '.yard';
@@ -46,7 +47,13 @@ async function main(verb) {
   pg.createDatabase('yard');
   await migrate(pg.url('yard', 'owner'), pg.url('yard'));
   writeFileSync(PID_FILE, String(process.pid));
-  const { logFile, end } = await supervise({ pg, url: pg.url('yard'), port: PORT, folder: FOLDER }).catch((cause) => {
+  const { logFile, end } = await supervise({
+    pg,
+    url: pg.url('yard'),
+    port: PORT,
+    fleetPort: FLEET_PORT,
+    folder: FOLDER,
+  }).catch((cause) => {
     pg.stop();
     throw cause;
   });

@@ -1,6 +1,7 @@
 // Keeps a web process and its database running: what dies is started again, and at the end nothing is left behind.
 import { createStream } from 'rotating-file-stream';
 import { spawnServer, untilItAnswers } from './server.mjs';
+import { spawnStandIns } from './standins.mjs';
 
 /** How often the database is looked at, and how long a web process that keeps dying is left alone, ms. */
 const LOOK_MS = 250;
@@ -35,7 +36,7 @@ function logIn(folder) {
 }
 
 /** Starts both and resolves when they answer, with what ends them. */
-export async function supervise({ pg, url, port, folder }) {
+export async function supervise({ pg, url, port, fleetPort, folder }) {
   const logFile = `${folder}/logs/server.log`;
   const log = logIn(folder);
   const say = (event) => log.write(`${JSON.stringify({ level: 40, time: Date.now(), supervisor: event })}\n`);
@@ -45,7 +46,13 @@ export async function supervise({ pg, url, port, folder }) {
 
   function startWeb() {
     const began = Date.now();
-    web = spawnServer({ url, port, stdio: 'pipe', channel: true, env: { YARD_LOG: logFile } });
+    web = spawnServer({
+      url,
+      port,
+      stdio: 'pipe',
+      channel: true,
+      env: { YARD_LOG: logFile, YARD_FLEET_PORT: String(fleetPort) },
+    });
     for (const stream of [web.stdout, web.stderr]) stream.on('data', log.write);
     web.once('exit', (code, signal) => {
       web = null;
@@ -62,6 +69,19 @@ export async function supervise({ pg, url, port, folder }) {
     return web;
   }
 
+  let standIns = null;
+  /** The stand-ins are beside the work: where they end they are started again after a while, and nothing else stops. */
+  function startStandIns() {
+    standIns = spawnStandIns({ port: fleetPort, stdio: 'pipe' });
+    for (const stream of [standIns.stdout, standIns.stderr]) stream.on('data', log.write);
+    standIns.once('exit', (code, signal) => {
+      standIns = null;
+      if (ending) return;
+      say(`the stand-ins ended (${signal ?? code}); they are started again in ${MOST_WAIT_MS} ms`);
+      setTimeout(() => !ending && startStandIns(), MOST_WAIT_MS).unref();
+    });
+  }
+
   function lookAtDatabase() {
     if (pg.isRunning()) return;
     say('the database does not run; it is started again');
@@ -72,6 +92,7 @@ export async function supervise({ pg, url, port, folder }) {
     }
   }
 
+  startStandIns();
   await untilItAnswers(startWeb(), port);
   const watch = setInterval(lookAtDatabase, LOOK_MS);
 
@@ -88,6 +109,7 @@ export async function supervise({ pg, url, port, folder }) {
       await gone;
       clearTimeout(hard);
     }
+    standIns?.kill('SIGTERM');
     pg.stop();
     await log.end();
   }

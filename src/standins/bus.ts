@@ -4,7 +4,7 @@ import { characterS, silencesS } from '$core/links/timing/serialLine';
 import { MARK_OF } from '$core/links/wave/heard';
 import { busScope } from '$core/links/wave/scope';
 import type { Bus as Pair } from '$core/links/wave/bus';
-import type { BusConfig, Fault, FleetConfig } from './config';
+import type { BusConfig, Fault, FleetConfig } from '$lib/schemas/standIns/config';
 import { meterSight } from './meterSight';
 import type { Unit } from './unit';
 
@@ -51,9 +51,11 @@ export class Bus {
     return this.#faults;
   }
   set faults(faults: readonly Fault[]) {
+    const before = new Set(this.#faults.map((f) => JSON.stringify(f)));
     this.#faults = faults;
     this.#losses = this.#lossesBy(faults);
-    for (const f of faults) {
+    // What was set in a unit happens once: it may be set otherwise since, and stays so.
+    for (const f of faults.filter((g) => !before.has(JSON.stringify(g)))) {
       const other = f.kind === 'duplicate address' ? this.units[f.other - 1] : undefined;
       const first = f.kind === 'duplicate address' ? this.units[f.unit - 1] : undefined;
       if (other && first) other.address = first.address;

@@ -1,10 +1,12 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { createServer } from 'node:http';
 import { z } from 'zod';
-import { faultSchema, fleetConfigSchema } from './config';
+import type { FleetConfig } from '$lib/schemas/standIns/config';
 import { Fleet } from './fleet';
 import type { Gateway } from './gateway';
 import { openGateway } from './gateway';
+import type { FleetOrder, FleetView } from '$lib/schemas/standIns/steering';
+import { orderSchema, portsOf } from '$lib/schemas/standIns/steering';
 
 /** The fleet as a process: its ports on the loopback, and one more by which it is shown and steered. */
 
@@ -12,51 +14,6 @@ const LOOPBACK = '127.0.0.1';
 const TICK_MS = 1000;
 const BODY_MOST = 200_000;
 const BUSES_MOST = 8;
-
-const orderSchema = z.discriminatedUnion('do', [
-  z.object({ do: z.literal('set up'), config: fleetConfigSchema }),
-  z.object({ do: z.literal('faults'), bus: z.number().int().min(0).max(7), faults: z.array(faultSchema).max(40) }),
-  z.object({
-    do: z.literal('restart gateway'),
-    bus: z.number().int().min(0).max(7),
-    seconds: z.number().min(0).max(60),
-  }),
-]);
-export type FleetOrder = z.infer<typeof orderSchema>;
-
-/** Ports of a bus: two each from the first on. */
-export const portsOf = (firstPort: number, bus: number) => ({
-  tcp: firstPort + 1 + 2 * bus,
-  rtu: firstPort + 2 + 2 * bus,
-});
-
-/** How the fleet stands, for a page. */
-export const fleetViewSchema = z.object({
-  standIn: z.literal(true),
-  config: fleetConfigSchema,
-  hour: z.number(),
-  buses: z.array(
-    z.object({
-      tcpPort: z.number(),
-      rtuPort: z.number(),
-      faults: z.array(faultSchema),
-      units: z.array(
-        z.object({
-          address: z.number(),
-          serial: z.string(),
-          type: z.enum(['inverter', 'meter']),
-          modelCode: z.number(),
-          state: z.number(),
-          countdownS: z.number().nullable(),
-          event: z.number(),
-          powerW: z.number(),
-          terminalV: z.number(),
-        }),
-      ),
-    }),
-  ),
-});
-export type FleetView = z.infer<typeof fleetViewSchema>;
 
 function viewOf(fleet: Fleet, firstPort: number): FleetView {
   return {
@@ -92,7 +49,7 @@ async function bodyOf(request: IncomingMessage): Promise<unknown> {
 }
 
 /** Opens the ports and keeps the fleet going until it is closed. Rejects where a port is taken. */
-export async function runFleet(config: z.infer<typeof fleetConfigSchema>, firstPort: number) {
+export async function runFleet(config: FleetConfig, firstPort: number) {
   let fleet = new Fleet(config);
   const nowS = () => Date.now() / 1000;
   const gateways: Gateway[] = [];

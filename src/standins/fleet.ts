@@ -1,6 +1,6 @@
 import { generator } from '$core/kernel/generator';
 import { Bus } from './bus';
-import type { BusConfig, Fault, FleetConfig } from './config';
+import type { BusConfig, Fault, FleetConfig } from '$lib/schemas/standIns/config';
 import { irradianceWm2 } from './sun';
 import type { UnitPlate } from './unit';
 import { Unit } from './unit';

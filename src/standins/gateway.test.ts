@@ -5,9 +5,10 @@ import { client as jsmodbus } from 'jsmodbus';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openRtu, readPdu, rtuFrame } from '$core/links/modbus/frames';
 import { valueOf } from '$core/links/modbus/registerMap';
-import { DEFAULT_FLEET } from './config';
-import type { FleetView } from './control';
-import { portsOf, runFleet } from './control';
+import { DEFAULT_FLEET } from '$lib/schemas/standIns/config';
+import type { FleetView } from '$lib/schemas/standIns/steering';
+import { runFleet } from './control';
+import { portsOf } from '$lib/schemas/standIns/steering';
 
 /** A port with three free ones behind it, as far as anybody can tell. */
 async function freePort(): Promise<number> {

@@ -1,4 +1,4 @@
-import { DEFAULT_FLEET } from './config';
+import { DEFAULT_FLEET } from '$lib/schemas/standIns/config';
 import { runFleet } from './control';
 
 /** The fleet of stand-ins as a process of its own: `YARD_FLEET_PORT` is where it is steered, its buses have the ports behind. */

@@ -1,4 +1,4 @@
-import type { Fault } from './config';
+import type { Fault } from '$lib/schemas/standIns/config';
 import type { Metered } from './unit';
 
 /** Complex numbers as pairs, so much as a meter needs. */

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { readPdu, registersOf, writeManyPdu, writeOnePdu } from '$core/links/modbus/frames';
 import { REGISTERS, registerOf, valueOf } from '$core/links/modbus/registerMap';
 import { symptomOf } from '$core/links/field/symptoms';
-import { DEFAULT_FLEET } from './config';
-import type { Fault, FleetConfig } from './config';
+import { DEFAULT_FLEET } from '$lib/schemas/standIns/config';
+import type { Fault, FleetConfig } from '$lib/schemas/standIns/config';
 import { Bus } from './bus';
 import { Fleet } from './fleet';
 import { GRID_CODES } from './gridCodes';
@@ -221,6 +221,17 @@ describe('a fault of the bus is what the symptom tree makes of it', () => {
       return { ok: Bus.readable(frame) ? 1 : 0, crc: frame && !Bus.readable(frame) ? 1 : 0, silent: frame ? 0 : 1 };
     });
     expect(symptomOf(rates)).toEqual({ code: 'DUPLICATE', at: 2 });
+  });
+  it('a duplicate that was mended stays mended while other faults come and go', () => {
+    const fleet = fleetOf([]);
+    const twins: Fault = { kind: 'duplicate address', unit: 2, other: 5 };
+    fleet.setFaults(0, [twins]);
+    const unit = busOf(fleet).units[4];
+    expect(unit?.address).toBe(2);
+    if (unit) unit.address = 5;
+    fleet.setFaults(0, [twins, { kind: 'dead unit', unit: 1 }]);
+    expect(unit?.address).toBe(5);
+    expect(fleet.setFaults(3, [])).toBe(false);
   });
   it('a missing terminator loses answers at a high rate, the same for the same seed', () => {
     const of = () => shown(fleetOf([{ kind: 'missing terminator', end: 'both' }], {}, 115_200), 200);

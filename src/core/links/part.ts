@@ -25,6 +25,15 @@ export const chainDeviceSchema = z.object({
   hopM: quantity(0.1, 2000, 'm', 'Measured route from the device before').nullable(),
   /** The other end of the measured route: where another device comes to stand before this one, nothing is measured. */
   hopFromId: partId.nullable().default(null),
+  /** Of the unit that was delivered; null: not read yet. */
+  serial: z
+    .string()
+    .trim()
+    .min(1)
+    .max(16, 'At most 16 characters.')
+    .nullable()
+    .default(null)
+    .meta({ description: 'Serial number' }),
   /** Branch from the chain to the device; 0: landed in–out. */
   stubM: quantity(0, 500, 'm', 'Stub off the chain, 0 if landed in–out').nullable().default(null),
 });
@@ -62,6 +71,7 @@ export const newDevice = (id: string, kind: ChainDevice['kind'], label: string):
   entryM: 1,
   hopM: null,
   hopFromId: null,
+  serial: null,
   stubM: null,
 });
 

@@ -21,7 +21,7 @@ export const FINDINGS = [
   'no serial read',
   'right',
   'swapped',
-  'serial learned',
+  'serial new to the plan',
   'foreign serial',
   'moved',
   'not addressed',
@@ -42,7 +42,7 @@ export interface Finding {
 const DUPLICATE_QUALITY = 0.9;
 const WEAK_QUALITY = 0.98;
 /** Where units are that nobody addressed yet (common practice). */
-const FACTORY_ADDRESS = 1;
+export const FACTORY_ADDRESS = 1;
 
 function requireOnce(field: string, values: readonly (string | number | null)[]): void {
   const said = values.filter((v) => v !== null);
@@ -87,7 +87,7 @@ export function planAgainstFound(plan: readonly Planned[], found: readonly Found
     if (serial === p.serial) return just('right');
     const belongsAt = elsewhere(serial, p.address);
     if (belongsAt !== null) return { kind: 'swapped', belongsAt };
-    return just(p.serial === null ? 'serial learned' : 'foreign serial');
+    return just(p.serial === null ? 'serial new to the plan' : 'foreign serial');
   };
   const ofUnplanned = (f: Found): Pick<Finding, 'kind' | 'belongsAt'> => {
     const belongsAt = f.serials.map((s) => elsewhere(s, f.address)).find((a) => a !== null) ?? null;
@@ -108,4 +108,4 @@ export function planAgainstFound(plan: readonly Planned[], found: readonly Found
 }
 
 /** Findings with which a bus may be handed on. */
-export const SETTLED: readonly FindingKind[] = ['right', 'serial learned'];
+export const SETTLED: readonly FindingKind[] = ['right', 'serial new to the plan'];

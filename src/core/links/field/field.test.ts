@@ -34,7 +34,7 @@ describe('plan against found', () => {
     expect(one([planned(5), planned(7)], at)).toMatchObject({ kind, belongsAt }),
   );
   it('learns a serial where the plan has none, unless it is planned elsewhere', () => {
-    expect(one([planned(5, null)], found(5, ['X']))?.kind).toBe('serial learned');
+    expect(one([planned(5, null)], found(5, ['X']))?.kind).toBe('serial new to the plan');
     expect(one([planned(5, null), planned(7)], found(5, ['S7']))).toMatchObject({ kind: 'swapped', belongsAt: 7 });
   });
   it.each([

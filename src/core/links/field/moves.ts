@@ -8,7 +8,7 @@ export interface Move {
 }
 
 /** Kept free on every bus, to park a unit while others change places (common practice). */
-export const SPARE_ADDRESS = 247;
+const SPARE_ADDRESS = 247;
 
 /**
  * Writes that bring units to their addresses, in an order in which no two ever share one: whoever's target is free goes, and where only circles

@@ -6,6 +6,7 @@ import { uuid } from '$core/kernel/schema';
 import { problemSchema } from '$lib/schemas/problem';
 import type { Operation } from './operation';
 import { calculationOperations } from './operations/calculations';
+import { fieldOperations } from './operations/field';
 import { provingOperations } from './operations/proving';
 import { shelfOperations } from './operations/shelf';
 import { siteOperations } from './operations/sites';
@@ -17,6 +18,7 @@ const OPERATIONS: readonly Operation[] = [
   ...siteOperations,
   ...stringOperations,
   ...provingOperations,
+  ...fieldOperations,
 ];
 
 const body = (schema: ZodType) => ({ content: { 'application/json': { schema } } });

@@ -38,8 +38,8 @@
   const changed = (device: ChainDevice) => site.apply({ kind: 'chain-device', device });
   const paths = $derived(
     d.inverterId
-      ? ['entryM', ...(before ? ['hopM'] : [])]
-      : ['label', 'address', 'unitLoads', 'entryM', 'hopM', 'xM', 'yM', 'zM'],
+      ? ['entryM', ...(before ? ['hopM'] : []), 'stubM', 'serial']
+      : ['label', 'address', 'unitLoads', 'entryM', 'hopM', 'stubM', 'serial', 'xM', 'yM', 'zM'],
   );
   const ARROW = 'h-9 w-9 border border-rule disabled:opacity-40';
 </script>

@@ -7,6 +7,7 @@
     ['/pair', 'Pair and meter'],
     ['/scope', 'Scope'],
     ['/timing', 'Round'],
+    ['/field', 'Scan'],
   ] as const;
 </script>
 

@@ -16,7 +16,7 @@ export const chainDevice = pgTable(
     address: smallint('address'),
     terminated: boolean('terminated').notNull(),
     cable: jsonb('cable')
-      .$type<Pick<ChainDevice, 'unitLoads' | 'position' | 'entryM' | 'hopM' | 'hopFromId' | 'stubM'>>()
+      .$type<Pick<ChainDevice, 'unitLoads' | 'position' | 'entryM' | 'hopM' | 'hopFromId' | 'serial' | 'stubM'>>()
       .notNull(),
   },
   (t) => [

@@ -26,7 +26,6 @@ export const faultSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('clock wrong'), unit, offsetS: z.number().int().min(-1e8).max(1e8) }),
 ]);
 export type Fault = z.infer<typeof faultSchema>;
-export type FaultKind = Fault['kind'];
 
 export const busConfigSchema = z.object({
   /** Of every unit in the order of the chain; the meter, where there is one, is the last. */

@@ -1,0 +1,104 @@
+import { expect, test } from '@playwright/test';
+import { demoSite, open, saved } from './helpers';
+
+test('the pair is planned, broken on the scope, and the meter sheet says what a reading means', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/links/pair`);
+  const pair = page.getByRole('region', { name: 'The pair' });
+  const ledger = page
+    .getByRole('complementary')
+    .or(page.getByRole('region', { name: 'Margins: pair' }))
+    .first();
+  await pair.getByLabel('Section of a bus conductor').fill('');
+  await pair.getByRole('button', { name: 'Save the pair' }).click();
+  await saved(page);
+  await expect(page.getByRole('region', { name: 'What the meter must read' })).toContainText(
+    'Missing: section of the bus conductors',
+  );
+  await expect(ledger).toContainText('unknown');
+  await pair.getByLabel('Section of a bus conductor').fill('70');
+  await pair.getByRole('button', { name: 'Save the pair' }).click();
+  await expect(pair).toContainText('Section of a bus conductor: 0.05 to 6 mm².');
+  await pair.getByLabel('Section of a bus conductor').fill('0.5');
+  await pair.getByRole('button', { name: 'Save the pair' }).click();
+  await saved(page);
+  const sheet = page.getByRole('region', { name: 'What the meter must read' });
+  await expect(sheet.getByRole('row', { name: /INV-04/ })).toContainText('62.0 Ω');
+  const read = sheet.getByLabel('Read at the first device');
+  await read.fill('121');
+  await expect(sheet).toContainText('The near terminator alone');
+  await read.fill('3');
+  await expect(sheet).toContainText(/A short about \d+ m along the cable/);
+
+  await page.getByRole('link', { name: 'Scope' }).click();
+  const scope = page.getByRole('region', { name: 'What each device hears' });
+  await expect(scope).toContainText('wired as the standards ask');
+  await expect(scope.getByRole('row', { name: /INV-08/ })).toContainText('pass');
+  await scope.getByLabel('Wired').selectOption('far terminator missing');
+  await expect(scope).toContainText('one terminator in place of two');
+  await expect(scope).toContainText('Works at 9600 bit/s on paper, wiring not to rule');
+  await scope.getByLabel('Wired').selectOption('swapped pair');
+  await scope.getByLabel('Device', { exact: true }).selectOption({ label: 'INV-03' });
+  await expect(scope.getByRole('row', { name: /INV-03/ })).toContainText('inverted');
+  await expect(scope.getByRole('row', { name: /INV-04/ })).toContainText('pass');
+
+  await page.getByRole('link', { name: 'Round' }).click();
+  await expect(page.getByRole('region', { name: 'The round at every bit rate' })).toContainText('1.89 s of 60.00 s');
+});
+
+test('a bus is scanned, the duplicate found, told apart, mended, and the scan is clean', async ({ page, request }) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/links/field`);
+  const fleet = page.getByRole('region', { name: 'Simulated fleet' });
+  const scan = page.getByRole('region', { name: 'Scan: plan against found' });
+  const again = async () => {
+    await scan.getByRole('button', { name: 'Scan the bus' }).click();
+    await expect(scan.getByRole('status')).toHaveCount(0, { timeout: 30_000 });
+  };
+  const row = (address: number) => scan.getByRole('row', { name: new RegExp(`^${address} `) });
+  const put = async (kind: string, unit: number) => {
+    await fleet.getByLabel('Fault').selectOption(kind);
+    await fleet.getByLabel('Unit', { exact: true }).selectOption(String(unit));
+    await fleet.getByRole('button', { name: 'Put it on' }).click();
+    await expect(fleet.getByRole('listitem').filter({ hasText: kind })).toBeVisible();
+  };
+  await expect(fleet).toContainText('Stand-in, no real device');
+  await fleet.getByRole('button', { name: 'Set it up like the plan' }).click();
+  await again();
+  await expect(scan).toContainText('healthy');
+  await expect(scan).toContainText('Stand-in, no real device');
+  await scan.getByRole('button', { name: 'Keep the serials in the plan' }).click();
+  await saved(page);
+  await again();
+  await expect(row(3)).toContainText('right');
+
+  await put('duplicate address', 2);
+  await again();
+  await expect(scan).toContainText('duplicate INV-02');
+  await expect(row(2)).toContainText('perhaps a duplicate');
+  await expect(row(3)).toContainText('missing');
+  // One of the suspects off: the other comes clean, and says where it belongs.
+  await put('dead unit', 2);
+  await again();
+  await expect(row(2)).toContainText('swapped, planned at 3');
+  await row(2).getByRole('button', { name: 'move to 3' }).click();
+  await expect(scan).toContainText('read back at 3');
+  await fleet.getByRole('button', { name: 'Take off: dead unit at 2' }).click();
+  await expect(fleet.getByRole('listitem').filter({ hasText: 'dead unit' })).toHaveCount(0);
+  await again();
+  await expect(scan).toContainText('healthy');
+  for (const address of [1, 2, 3, 100]) await expect(row(address)).toContainText('right');
+
+  // The line away in the middle of it: said, and taken up again.
+  await fleet.getByRole('button', { name: 'Gateway away for 10 s' }).click();
+  await scan.getByRole('button', { name: 'Scan the bus' }).click();
+  await expect(scan.getByRole('alert')).toContainText(/Nobody answers on port \d+|is gone/);
+  await expect(async () => {
+    await again();
+    await expect(scan.getByRole('alert')).toHaveCount(0, { timeout: 500 });
+  }).toPass({ timeout: 60_000 });
+  await expect(scan).toContainText('healthy');
+});

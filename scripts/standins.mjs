@@ -1,0 +1,9 @@
+// The fleet of stand-ins as a process of its own.
+import { spawn } from 'node:child_process';
+
+/** Starts the fleet; it ends when this process does. `stdio`: of its output. */
+export const spawnStandIns = ({ port, stdio = 'ignore' }) =>
+  spawn('node', ['build/standins/main.js'], {
+    stdio: ['ignore', stdio, stdio === 'pipe' ? 'pipe' : 'inherit', 'ipc'],
+    env: { ...process.env, YARD_FLEET_PORT: String(port) },
+  });

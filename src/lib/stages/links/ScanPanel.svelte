@@ -1,0 +1,168 @@
+<script lang="ts">
+  import { Button, Checkbox, Label, Select } from 'flowbite-svelte';
+  import { onDestroy } from 'svelte';
+  import { fixed } from '$core/kernel/quantity';
+  import { SETTLED } from '$core/links/field/compare';
+  import { halfSplits } from '$core/links/field/symptoms';
+  import { CAUSES } from '$core/links/field/symptoms';
+  import { ApiProblem, post } from '$lib/client/api';
+  import { useSite } from '$lib/client/siteState.svelte';
+  import type { AddressAnswer, ScanResult } from '$lib/schemas/field';
+  import { scanRequest } from '$lib/schemas/field';
+  import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import StandInBadge from './StandInBadge.svelte';
+  import { ScanState } from './scanState.svelte';
+
+  const site = useSite();
+  const devices = $derived(site.design.chain.devices);
+  const scan = new ScanState();
+  onDestroy(() => scan.stop());
+  let speaks = $state<'Modbus TCP' | 'RTU over TCP'>('RTU over TCP');
+  let times = $state('1');
+  let all = $state(false);
+  let said = $state.raw<readonly string[]>([]);
+  let failure = $state('');
+  const TIMES = ['1', '5', '20'].map((n) => ({ value: n, name: n === '1' ? 'once' : `${n} times` }));
+  const deviceAt = (address: number) => devices.find((d) => d.address === address);
+  const at = (r: ScanResult) => (r.symptom?.at ? (r.rates[r.symptom.at - 1]?.label ?? '') : '');
+  const unclear = (r: ScanResult) =>
+    ['TRUNK', 'BUS_NOISE', 'FAR_END', 'BREAK_OR_CROSS_AFTER'].includes(r.symptom?.code ?? '');
+
+  const begin = () => {
+    said = [];
+    failure = '';
+    return scan.run(site.siteId, scanRequest.parse({ speaks, times: Number(times), all }));
+  };
+  async function move(serial: string, from: number, to: number) {
+    try {
+      const given = await post<AddressAnswer>(`/api/v1/sites/${site.siteId}/bus-address`, { speaks, serial, from, to });
+      said = given.steps;
+      failure = '';
+      await scan.run(site.siteId, scanRequest.parse({ speaks, times: Number(times), all }));
+    } catch (cause) {
+      failure = cause instanceof ApiProblem ? cause.problem.detail : 'The server does not answer.';
+    }
+  }
+  const learn = (address: number, serial: string) => {
+    const device = deviceAt(address);
+    if (device) void site.apply({ kind: 'chain-device', device: { ...device, serial } });
+  };
+  const learnAll = (r: ScanResult) => {
+    for (const f of r.findings) if (f.kind === 'serial new to the plan' && f.serials[0]) learn(f.address, f.serials[0]);
+  };
+</script>
+
+<section class="sheet p-3" aria-labelledby="scan">
+  <div class="flex flex-wrap items-end gap-3">
+    <h2 id="scan" class="mr-auto">Scan: plan against found</h2>
+    <div>
+      <Label for="scan-speaks" class="text-sm font-normal text-dim">Spoken</Label>
+      <Select
+        id="scan-speaks"
+        size="sm"
+        class="h-8 py-0"
+        placeholder=""
+        items={scanRequest.shape.speaks.unwrap().options.map((s) => ({ value: s, name: s }))}
+        bind:value={speaks}
+      />
+    </div>
+    <div>
+      <Label for="scan-times" class="text-sm font-normal text-dim">Each asked</Label>
+      <Select id="scan-times" size="sm" class="h-8 py-0" placeholder="" items={TIMES} bind:value={times} />
+    </div>
+    <Checkbox bind:checked={all} class="h-8">All 247 addresses</Checkbox>
+    <Button size="xs" disabled={scan.running} onclick={begin}>Scan the bus</Button>
+  </div>
+  {#if scan.running}
+    <div class="mt-1 flex flex-wrap items-center gap-3 text-sm" role="status">
+      <progress aria-label="Scanning" max={scan.asked?.of ?? 1} value={scan.asked?.asked ?? 0}></progress>
+      {#if scan.asked}address {scan.asked.address}, {scan.asked.asked} of {scan.asked.of}{/if}
+      <button type="button" class="underline" onclick={() => scan.stop()}>Stop</button>
+    </div>
+  {/if}
+  {#if scan.failure || failure}<p role="alert" class="mt-1 text-stop">{scan.failure || failure}</p>{/if}
+  <div aria-live="polite">
+    {#if said.length}<p class="mt-1 text-sm">{said.join(' · ')}</p>{/if}
+    {#if scan.result}
+      {@const r = scan.result}
+      <p class="mt-2 flex flex-wrap items-center gap-3">
+        <StandInBadge />
+        {#if r.symptom}
+          <b>{r.symptom.code.replaceAll('_', ' ').toLowerCase()}{at(r) ? ` ${at(r)}` : ''}</b>
+        {/if}
+        <span class="text-sm text-dim">{fixed(r.tookS, 1)} s</span>
+        {#if r.findings.some((f) => f.kind === 'serial new to the plan')}
+          <Button size="xs" color="alternative" onclick={() => learnAll(r)}>Keep the serials in the plan</Button>
+        {/if}
+      </p>
+      {#if r.rates.some((u) => u.late)}
+        <p class="mt-1 border-l-4 border-tight pl-2">
+          {r.rates
+            .filter((u) => u.late)
+            .map((u) => u.label)
+            .join(', ')} answers, but later than it is waited for: a longer wait on the logger.
+        </p>
+      {/if}
+      {#if r.symptom && r.symptom.code !== 'HEALTHY'}
+        {@const c = CAUSES[r.symptom.code]}
+        <dl class="my-1 grid grid-cols-[auto_1fr] gap-x-3 text-sm">
+          <dt class="text-dim">Likely</dt>
+          <dd>{c.cause}</dd>
+          <dt class="text-dim">Next measurement</dt>
+          <dd>
+            {c.test}{unclear(r)
+              ? ` By halves: ${halfSplits(r.rates.length)} plugs at most for ${r.rates.length} devices.`
+              : ''}
+          </dd>
+          {#if c.fix}<dt class="text-dim">Then</dt>
+            <dd>{c.fix}</dd>{/if}
+        </dl>
+      {/if}
+      <div class="overflow-x-auto">
+        <table class="grid-table w-full">
+          <thead>
+            <tr>
+              <th scope="col" class="fig">Address</th><th scope="col">Planned</th><th scope="col">Found</th>
+              <th scope="col">Serial</th><th scope="col"><span class="sr-only">What to do</span></th>
+            </tr>
+          </thead>
+          <tbody>
+            {#each r.findings as f (f.address)}
+              <tr>
+                <td class="fig">{f.address}</td>
+                <td>{f.label}</td>
+                <td class="whitespace-nowrap">
+                  <VerdictMark
+                    verdict={SETTLED.includes(f.kind) ? 'holds' : f.kind === 'no serial read' ? 'unknown' : 'stop'}
+                    word={false}
+                  />
+                  {f.kind}{f.belongsAt === null ? '' : `, planned at ${f.belongsAt}`}
+                </td>
+                <td class="num">{f.serials.join(', ')}</td>
+                <td>
+                  {#if f.belongsAt !== null && f.serials[0]}
+                    {@const to = f.belongsAt}
+                    {@const serial = f.serials[0]}
+                    {#if r.findings.some((o) => o.address === to && o.kind !== 'missing')}
+                      <button type="button" class="underline" onclick={() => move(serial, f.address, 247)}
+                        >park at 247</button
+                      >
+                    {:else}
+                      <button type="button" class="underline" onclick={() => move(serial, f.address, to)}
+                        >move to {to}</button
+                      >
+                    {/if}
+                  {/if}
+                </td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </div>
+    {:else if !scan.running}
+      <p class="mt-1 text-dim">
+        Every planned address is asked for its serial, then address 1. What answers stands here beside what was planned.
+      </p>
+    {/if}
+  </div>
+</section>

@@ -1,0 +1,72 @@
+import type { Chain } from '$core/links/part';
+import type { Fault, FleetConfig } from '$lib/schemas/standIns/config';
+import { DEFAULT_FLEET } from '$lib/schemas/standIns/config';
+
+/** Faults of the stand-ins that the page offers, each at one unit or of the whole bus. */
+export const UNIT_FAULTS = (
+  [
+    'duplicate address',
+    'dead unit',
+    'swapped pair',
+    'broken hop',
+    'crossed hop',
+    'slow unit',
+    'noise',
+    'missing terminator',
+    'not initialised',
+    'DC below start',
+    'isolation low',
+    'grid high',
+  ] as const
+).map((kind) => ({ value: kind, name: kind }));
+export type UnitFault = (typeof UNIT_FAULTS)[number]['value'];
+
+const SLOW_S = 2;
+const NOISE = 0.3;
+const LOW_KOHM = 20;
+const HIGH_V = 445;
+
+/** The fault with what it needs besides its unit; a duplicate takes the address of this unit for the next one. */
+export function faultOf(kind: UnitFault, unit: number, units: number): Fault {
+  switch (kind) {
+    case 'duplicate address':
+      return { kind, unit, other: unit < units ? unit + 1 : 1 };
+    case 'slow unit':
+      return { kind, unit, delayS: SLOW_S };
+    case 'noise':
+      return { kind, rate: NOISE };
+    case 'missing terminator':
+      return { kind, end: 'far' };
+    case 'isolation low':
+      return { kind, unit, kohm: LOW_KOHM };
+    case 'grid high':
+      return { kind, lineV: HIGH_V };
+    default:
+      return { kind, unit };
+  }
+}
+
+export function faultWords(f: Fault): string {
+  const at = 'unit' in f ? ` at ${f.unit}` : '';
+  return f.kind === 'duplicate address' ? `duplicate address: ${f.unit} and ${f.other}` : `${f.kind}${at}`;
+}
+
+const RATES: readonly number[] = [9600, 19_200, 38_400, 57_600, 115_200];
+
+/** A fleet with the units of a chain at their addresses, one bus; a meter where the chain ends in one. */
+export function fleetLike(chain: Chain, was: FleetConfig = DEFAULT_FLEET): FleetConfig {
+  const units = chain.devices.filter((d) => d.kind !== 'logger' && d.address !== null);
+  const addresses = units.map((d) => d.address as number);
+  const bitRate = RATES.includes(chain.bitRate ?? 0) ? (chain.bitRate as 9600) : 9600;
+  return {
+    ...was,
+    buses: [
+      {
+        addresses: addresses.length ? addresses : [1],
+        meter: units.at(-1)?.kind === 'meter',
+        bitRate,
+        faults: [],
+      },
+    ],
+  };
+}

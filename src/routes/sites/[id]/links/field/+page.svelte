@@ -1,0 +1,22 @@
+<script lang="ts">
+  import { useSite } from '$lib/client/siteState.svelte';
+  import FleetPanel from '$lib/stages/links/FleetPanel.svelte';
+  import LinksNav from '$lib/stages/links/LinksNav.svelte';
+  import ScanPanel from '$lib/stages/links/ScanPanel.svelte';
+  import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
+  import Stage from '$lib/ui/Stage.svelte';
+
+  const site = useSite();
+  const checks = $derived(site.assessment.checks.filter((c) => c.id === 'links.address'));
+</script>
+
+<Stage {checks}>
+  {#snippet caution()}Open bays only with AC and DC isolated. What is scanned and written here are simulated units: none
+    of it proves anything of a real site.{/snippet}
+  {#snippet main()}
+    <LinksNav siteId={site.siteId} />
+    <ScanPanel />
+    <FleetPanel chain={site.design.chain} />
+  {/snippet}
+  {#snippet side()}<MarginLedger {checks} title="Margins: addresses" />{/snippet}
+</Stage>

@@ -1,0 +1,179 @@
+import { once } from 'node:events';
+import { createServer } from 'node:net';
+import type { AddressInfo } from 'node:net';
+import { server as jsmodbus } from 'jsmodbus';
+import { afterEach, describe, expect, it } from 'vitest';
+import type { Planned } from '$core/links/field/compare';
+import type { ScanResult } from '$lib/schemas/field';
+import type { Fault } from '$lib/schemas/standIns/config';
+import { DEFAULT_FLEET } from '$lib/schemas/standIns/config';
+import { runFleet } from './control';
+import { portsOf } from '$lib/schemas/standIns/steering';
+import { BusGone, FieldBus } from '$lib/server/field/fieldBus';
+import { addressGiven } from '$lib/server/field/giveAddress';
+import { scanned } from '$lib/server/field/scan';
+
+const ADDRESSES = [1, 2, 3, 4, 5, 6, 100];
+const serialOf = (place: number) => `BY24-01${String(place).padStart(4, '0')}00001`;
+const PLAN: readonly Planned[] = ADDRESSES.map((address, i) => ({
+  address,
+  serial: serialOf(i + 1),
+  label: `D${i + 1}`,
+}));
+const TIMEOUT_MS = 80;
+
+const closing: (() => unknown)[] = [];
+afterEach(async () => {
+  for (const close of closing.splice(0).reverse()) await close();
+});
+
+async function freePort(): Promise<number> {
+  const probe = createServer().listen(0, '127.0.0.1');
+  await once(probe, 'listening');
+  const { port } = probe.address() as AddressInfo;
+  probe.close();
+  return Math.min(port, 65_000);
+}
+async function fleetWith(faults: readonly Fault[], addresses = ADDRESSES) {
+  const port = await freePort();
+  const bus = { addresses: [...addresses], meter: true, bitRate: 9600 as const, faults: [...faults] };
+  const fleet = await runFleet(
+    { ...DEFAULT_FLEET, speed: 100, turnaroundS: 0.002, timeoutS: 0.03, buses: [bus] },
+    port,
+  );
+  closing.push(() => fleet.close());
+  return port;
+}
+async function onBus(port: number, speaks: 'Modbus TCP' | 'RTU over TCP' = 'RTU over TCP', timeoutMs = TIMEOUT_MS) {
+  const ports = portsOf(port, 0);
+  const bus = await FieldBus.open(speaks === 'Modbus TCP' ? ports.tcp : ports.rtu, speaks, timeoutMs);
+  closing.push(() => bus.close());
+  return bus;
+}
+async function scan(bus: FieldBus, { plan = PLAN, times = 1, all = false } = {}): Promise<ScanResult> {
+  let last: ScanResult | null = null;
+  const asked: number[] = [];
+  for await (const line of scanned(bus, plan, { times, all }, new AbortController().signal)) {
+    if ('asked' in line) asked.push(line.address);
+    if ('done' in line) last = line.done;
+  }
+  expect(asked.slice(0, plan.length)).toEqual(plan.map((p) => p.address));
+  if (!last) throw new Error('no result');
+  return last;
+}
+const kinds = (r: ScanResult) => Object.fromEntries(r.findings.map((f) => [f.address, f.kind]));
+
+describe.each(['Modbus TCP', 'RTU over TCP'] as const)('a scan over %s', (speaks) => {
+  it('finds all where they are planned', async () => {
+    const r = await scan(await onBus(await fleetWith([]), speaks));
+    expect(new Set(Object.values(kinds(r)))).toEqual(new Set(['right']));
+    expect(r.symptom).toEqual({ code: 'HEALTHY', at: null });
+    expect(r.standIn).toBe(true);
+  });
+  it('finds two at one address: the other is missing, and the block that differs does not come through', async () => {
+    const r = await scan(await onBus(await fleetWith([{ kind: 'duplicate address', unit: 2, other: 5 }]), speaks));
+    expect(kinds(r)).toMatchObject({ 2: 'perhaps a duplicate', 5: 'missing', 1: 'right' });
+    expect(r.symptom).toEqual({ code: 'DUPLICATE', at: 2 });
+  });
+  it.each<[string, readonly Fault[], object]>([
+    ['a unit that is off', [{ kind: 'dead unit', unit: 3 }], { code: 'ONE_SILENT', at: 3 }],
+    ['a hop that is open', [{ kind: 'broken hop', unit: 4 }], { code: 'BREAK_OR_CROSS_AFTER', at: 4 }],
+  ])('names %s', async (_, faults, symptom) =>
+    expect((await scan(await onBus(await fleetWith(faults), speaks))).symptom).toEqual(symptom),
+  );
+});
+
+describe('a scan', () => {
+  it('tells a unit that is slower than the wait from one that is silent', async () => {
+    const slow = await scan(await onBus(await fleetWith([{ kind: 'slow unit', unit: 6, delayS: 0.2 }])));
+    expect(slow.rates.map((r) => r.late)).toEqual([false, false, false, false, false, true, false]);
+    expect(slow.symptom).toEqual({ code: 'ONE_SILENT', at: 6 });
+    const dead = await scan(await onBus(await fleetWith([{ kind: 'dead unit', unit: 6 }])));
+    expect(dead.rates.some((r) => r.late)).toBe(false);
+  });
+  it('knows noise by many questions, and a serial where it does not belong', async () => {
+    const noisy = await scan(await onBus(await fleetWith([{ kind: 'noise', rate: 0.4 }])), { times: 20 });
+    expect(noisy.symptom?.code).toBe('BUS_NOISE');
+    const swapped = PLAN.map((p) => ({
+      ...p,
+      serial: p.address === 2 ? serialOf(3) : p.address === 3 ? serialOf(2) : p.serial,
+    }));
+    const r = await scan(await onBus(await fleetWith([])), { plan: swapped });
+    expect(r.findings.filter((f) => f.kind === 'swapped').map((f) => [f.address, f.belongsAt])).toEqual([
+      [2, 3],
+      [3, 2],
+    ]);
+  });
+  it('of all addresses finds who is not planned', async () => {
+    const r = await scan(await onBus(await fleetWith([], [1, 2, 33]), 'RTU over TCP', 40), {
+      plan: PLAN.slice(1, 2),
+      all: true,
+    });
+    expect(kinds(r)).toEqual({ 1: 'not addressed', 2: 'right', 33: 'unexpected' });
+  });
+  it('ends where it is told to', async () => {
+    const stop = new AbortController();
+    const seen: number[] = [];
+    for await (const line of scanned(await onBus(await fleetWith([])), PLAN, { times: 1, all: true }, stop.signal)) {
+      if ('asked' in line) seen.push(line.asked);
+      if (seen.length === 3) stop.abort();
+    }
+    expect(seen).toEqual([0, 1, 2]);
+  });
+  it('says that nobody listens, and that the line went in the middle', async () => {
+    await expect(onBus(await freePort())).rejects.toThrow(BusGone);
+    const port = await fleetWith([]);
+    const bus = await onBus(port);
+    await scan(bus);
+    await closing.shift()?.();
+    await expect(scan(bus)).rejects.toThrow(/is gone/);
+  });
+  it('takes what another library serves: its registers, its exceptions', async () => {
+    const net = createServer();
+    const holding = Buffer.alloc(1000);
+    holding.writeUInt16BE(0x4259, 0);
+    holding.write('OTHER-1', 20, 'ascii');
+    const other = new jsmodbus.TCP(net, { holding });
+    expect(other).toBeDefined();
+    net.listen(0, '127.0.0.1');
+    await once(net, 'listening');
+    closing.push(() => net.close());
+    const bus = await FieldBus.open((net.address() as AddressInfo).port, 'Modbus TCP', 500);
+    closing.push(() => bus.close());
+    expect(await bus.read(1, 0, 1)).toEqual({ kind: 'answer', words: [0x4259] });
+    const r = await scan(bus, { plan: [{ address: 1, serial: 'OTHER-1', label: 'X' }] });
+    expect(kinds(r)).toEqual({ 1: 'right' });
+    expect((await bus.read(1, 5000, 1)).kind).not.toBe('answer');
+  });
+});
+
+describe('an address', () => {
+  it('is written, read back by the serial, and free where it was', async () => {
+    const bus = await onBus(await fleetWith([]));
+    const given = await addressGiven(bus, { serial: serialOf(3), from: 3, to: 9 });
+    expect(given.steps).toEqual([
+      `${serialOf(3)} read at 3`,
+      'nobody at 9',
+      '9 written',
+      `${serialOf(3)} read back at 9`,
+      'nobody at 3 any more',
+    ]);
+    expect(kinds(await scan(bus))).toMatchObject({ 3: 'missing' });
+    expect((await addressGiven(bus, { serial: serialOf(3), from: 9, to: 9 })).steps).toHaveLength(2);
+  });
+  it.each([
+    ['another unit stands there', [], { serial: serialOf(4), from: 3, to: 9 }, /At 3 is .*0300001, not/],
+    ['somebody has it already', [], { serial: serialOf(3), from: 3, to: 4 }, /Somebody answers at 4 already/],
+    [
+      'two answer at once',
+      [{ kind: 'duplicate address', unit: 3, other: 5 } as const],
+      { serial: serialOf(3), from: 3, to: 9 },
+      /Nobody says a serial at 3 \(garbled\)/,
+    ],
+    ['nobody is there', [], { serial: serialOf(3), from: 50, to: 9 }, /Nobody says a serial at 50 \(silent\)/],
+  ])('is not written where %s', async (_, faults, wanted, why) => {
+    const bus = await onBus(await fleetWith(faults));
+    await expect(addressGiven(bus, wanted)).rejects.toThrow(why);
+    if (!faults.length) expect(new Set(Object.values(kinds(await scan(bus))))).toEqual(new Set(['right']));
+  });
+});
