@@ -102,3 +102,41 @@ test('a bus is scanned, the duplicate found, told apart, mended, and the scan is
   }).toPass({ timeout: 60_000 });
   await expect(scan).toContainText('healthy');
 });
+
+test('twelve readings say which current transformers are exchanged or reversed', async ({ page, request }) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/links/meter`);
+  const panel = page.getByRole('region', { name: 'How the current transformers are wired' });
+  await expect(panel).toContainText('All twelve readings');
+  // 10 kVA a phase at 0.95, transformers of L1 and L2 exchanged; the meter counts import.
+  const own = [9500, 3122.5];
+  const meter = [
+    [7454.16, -6665.99],
+    [2045.84, 9788.49],
+    [-9500, -3122.5],
+  ] as const;
+  for (const [i, phase] of ['L1', 'L2', 'L3'].entries()) {
+    const type = (label: string, value: number | undefined) =>
+      panel.getByLabel(`${label} ${phase}`, { exact: false }).fill(String(value));
+    await type('Inverters feed', own[0]);
+    await type('Inverters supply', own[1]);
+    await panel.locator(`#ct-meterP${i}`).fill(String(meter[i]?.[0]));
+    await panel.locator(`#ct-meterQ${i}`).fill(String(meter[i]?.[1]));
+  }
+  await expect(panel.getByRole('row', { name: /^L1/ })).toContainText('measures the current of L2: take it to L1');
+  await expect(panel.getByRole('row', { name: /^L2/ })).toContainText('measures the current of L1: take it to L2');
+  await expect(panel.getByRole('row', { name: /^L3/ })).toContainText('right');
+});
+
+test('the sheet of the chain stands on a page and comes as a PDF', async ({ page, request }) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/links/sheet`);
+  const sheet = page.getByRole('region', { name: /^RS-485 chain of/ });
+  await expect(sheet.getByRole('row', { name: /INV-03/ })).toContainText('62.0 Ω');
+  await expect(sheet).toContainText('above 4.95 V stop');
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+  const pdf = await request.get(`/sites/${site}/links/sheet.pdf`);
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  expect((await request.get('/sites/01969a00-0000-7000-8000-00000000dead/links/sheet.pdf')).status()).toBe(404);
+});

@@ -29,7 +29,6 @@ const VIEWS = [
       await toTop(page.getByRole('heading', { name: 'A year of energy' }));
     },
   ],
-  ['lists', `${DEMO_SITE}/strings/lists`, WIDE],
   [
     'bench',
     '/bench',
@@ -61,6 +60,16 @@ const VIEWS = [
   ],
   ['mounting', `${DEMO_QUAY}/mounting`, WIDE, (page) => page.getByRole('button', { name: /^INV-01, / }).press('Enter')],
   ['links', `${DEMO_SITE}/links`, WIDE],
+  [
+    'scope',
+    `${DEMO_SITE}/links/scope`,
+    WIDE,
+    async (page) => {
+      await page.getByLabel('Wired').selectOption('far terminator missing');
+      await page.getByText('wiring not to rule').waitFor({ timeout: 60_000 });
+      await page.evaluate(() => scrollTo(0, 0));
+    },
+  ],
   ['energise', `${DEMO_SITE}/energise`, WIDE],
   ['log-phone', `${DEMO_SITE}/log`, PHONE],
   ['handover', `${DEMO_SITE}/handover`, WIDE],

@@ -105,8 +105,8 @@ describe('numbering', () => {
 
 describe('chain rules (TIA/EIA-485-A; Modbus over Serial Line V1.02)', () => {
   it('hold when numbered along the chain with both ends terminated', () => {
-    const ofPair = LINKS_RULES.line.map((r) => r.id);
-    const judged = checksOf('links', site).filter((c) => !ofPair.includes(c.id));
+    const unsaid = [...LINKS_RULES.line, ...LINKS_RULES.poll].map((r) => r.id);
+    const judged = checksOf('links', site).filter((c) => !unsaid.includes(c.id));
     expect(new Set(judged.map((c) => c.verdict))).toEqual(new Set(['holds']));
   });
   it('stop a shared address at both units', () => {
@@ -142,7 +142,7 @@ describe('chain rules (TIA/EIA-485-A; Modbus over Serial Line V1.02)', () => {
     ).toMatchObject({ value: 33, verdict: 'stop' });
   });
   it('leave what the pair carries unknown while nobody said what it is made of', () => {
-    for (const { id } of LINKS_RULES.line)
+    for (const { id } of [...LINKS_RULES.line, ...LINKS_RULES.poll])
       expect(check(site, id)[0], id).toMatchObject({ verdict: 'unknown', value: null });
   });
   it('follow a tray of the plan that is moved, by what was kept as well', () => {

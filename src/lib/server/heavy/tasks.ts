@@ -17,6 +17,7 @@ import { verifyRecord } from '../services/records';
 import { releaseCost } from '../services/releases';
 import { exportProject, importProject, readProject } from '../services/projectFile';
 import type { WallFileKind } from '../services/wallFiles';
+import { chainFile } from '../services/chainFile';
 import { terminationFile } from '../services/terminationFile';
 import { liftFile, wallFile } from '../services/wallFiles';
 import { readRuns, runSheet } from '../services/runList';
@@ -111,6 +112,8 @@ export const writeLiftCard = ({ siteId, inverterId }: { siteId: string; inverter
   outcome(() => liftFile(context(), siteId, inverterId));
 
 export const writeTerminations = ({ siteId }: { siteId: string }) => outcome(() => terminationFile(context(), siteId));
+
+export const writeChain = ({ siteId }: { siteId: string }) => outcome(() => chainFile(context(), siteId));
 
 export const giveProject = ({ siteId }: { siteId: string }): Promise<Outcome<Uint8Array<ArrayBuffer>>> =>
   outcome(async () => Buffer.from(JSON.stringify(await exportProject(context(), siteId))));

@@ -24,7 +24,10 @@ async function toFleet(order?: FleetOrder): Promise<FleetView> {
   }).catch(() => {
     throw away('The stand-ins do not answer: they start with ./yard up, or their port is taken.');
   });
-  if (response.status === 404) throw new Problem(404, 'No such bus', 'The fleet has no such bus.', []);
+  if (response.status === 404)
+    throw new Problem(404, 'No such bus', 'The fleet has no such bus.', [
+      { pointer: '/bus', detail: 'must be a bus of the fleet' },
+    ]);
   if (!response.ok) throw away('The stand-ins refuse what they were told.');
   return fleetViewSchema.parse(await response.json());
 }

@@ -22,7 +22,9 @@ let server: ChildProcess;
 beforeAll(async () => {
   const port = await freePort();
   at = `http://127.0.0.1:${port}`;
-  server = await startServer({ url: process.env.DATABASE_URL ?? '', port, demo: false });
+  // Where no stand-ins run.
+  const env = { YARD_FLEET_PORT: String(await freePort()) };
+  server = await startServer({ url: process.env.DATABASE_URL ?? '', port, demo: false, env });
 });
 afterAll(() => server.kill('SIGTERM'));
 
@@ -187,11 +189,27 @@ describe('the server', () => {
         `${at}${path.replace('{id}', '01900000-0000-7000-8000-000000000000')}`,
         method === 'GET' ? {} : { method, headers: { 'content-type': 'application/json' }, body: '{}' },
       );
-      expect([200, 404, 422], `${method} ${path}`).toContain(response.status);
+      const answers = path.endsWith('/stand-ins') ? [503] : [200, 404, 422];
+      expect(answers, `${method} ${path}`).toContain(response.status);
       expect(response.status === 404 ? response.headers.get('content-type') : 'application/problem+json').toContain(
         'problem',
       );
     }
+  });
+  it('says where no stand-ins run, and a scan says it as its last line', async () => {
+    const away = await fetch(`${at}/api/v1/stand-ins`);
+    expect([away.status, away.headers.get('retry-after')]).toEqual([503, expect.stringMatching(/^\d+$/)]);
+    expect(problemSchema.parse(await away.json()).detail).toContain('The stand-ins do not answer');
+    const file = await readFile('demo/tarnholm-ice-rink.project.json', 'utf8');
+    const { siteId } = createdSchema.parse(await (await post('/api/v1/projects', file)).json());
+    const scan = await post(`/api/v1/sites/${siteId}/bus-scan`, {});
+    expect([scan.status, scan.headers.get('content-type')]).toEqual([200, 'application/x-ndjson']);
+    expect(JSON.parse((await scan.text()).trim())).toEqual({
+      failed: expect.stringMatching(/^Nobody answers on port/),
+    });
+    const move = await post(`/api/v1/sites/${siteId}/bus-address`, { serial: 'A', from: 1, to: 2 });
+    expect(move.status).toBe(503);
+    expect((await post(`/api/v1/sites/${siteId}/bus-scan`, { times: 0 })).status).toBe(422);
   });
   it('answers an edit and its undo with what changed, not with the design', async () => {
     const file = JSON.parse(await readFile('demo/tarnholm-ice-rink.project.json', 'utf8')) as { design: SiteDesign };

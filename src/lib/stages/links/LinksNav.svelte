@@ -8,6 +8,8 @@
     ['/scope', 'Scope'],
     ['/timing', 'Round'],
     ['/field', 'Scan'],
+    ['/meter', 'Meter'],
+    ['/sheet', 'Sheet'],
   ] as const;
 </script>
 

@@ -1,0 +1,72 @@
+import { fixed } from '../../kernel/quantity';
+import type { ChainResult } from '../results';
+import { meterSheet } from './meterSheet';
+
+/** What a crew takes along to land a chain: the same on screen and on paper. */
+export interface ChainSheet {
+  readonly facts: readonly (readonly [label: string, value: string])[];
+  readonly rows: readonly ChainRow[];
+  readonly steps: readonly string[];
+}
+export interface ChainRow {
+  readonly id: string;
+  readonly place: string;
+  readonly device: string;
+  readonly address: string;
+  readonly serial: string;
+  readonly terminator: string;
+  readonly cable: string;
+  readonly ohms: string;
+  readonly idle: string;
+}
+
+const UNKNOWN = 'not known';
+const STEPS = [
+  'AC and DC isolated before a bay is opened. Data cable in a power bay insulated for the highest voltage there, or sleeved.',
+  'Measure D0 to local earth, AC and DC, before landing the reference: above 4.95 V stop and find the earth fault.',
+  'In–out from device to device, no star. Same pair and colours everywhere: the line that is positive at rest is D1, whatever letters stand beside the terminal. Write both colours down.',
+  'Reference as third wire. Shield carried through, earthed at the logger end only.',
+  'Terminators on where the sheet says so and nowhere else.',
+  'Everything off and the bias out: ohms at every device as on the sheet. Then on, nobody sending: D1 over D0 as on the sheet.',
+];
+
+/** The sheet of a chain; what is not known says so in its place. */
+export function chainSheet(result: ChainResult): ChainSheet {
+  const { chain, hops, lengthM, budget } = result;
+  const { line } = chain;
+  const meter = meterSheet(result).value;
+  const bias = budget.bias.value;
+  const said = (value: number | null, unit: string, digits = 0) =>
+    value === null ? UNKNOWN : `${fixed(value, digits)} ${unit}`;
+  return {
+    facts: [
+      ['Bit rate', said(chain.bitRate, 'bit/s')],
+      ['Cable', said(lengthM.value, 'm', 1)],
+      ['Conductors', said(line.areaMm2, 'mm²', 2)],
+      ['Terminators', said(line.terminatorOhm, 'Ω')],
+      [
+        'Bias',
+        bias === null
+          ? UNKNOWN
+          : bias === 'none'
+            ? 'none'
+            : `${fixed(bias.pullUpOhm, 0)} + ${fixed(bias.pullDownOhm, 0)} Ω on ${fixed(bias.supplyV, 1)} V, at the first device`,
+      ],
+    ],
+    rows: chain.devices.map((d, i) => {
+      const read = meter?.rows[i];
+      return {
+        id: d.id,
+        place: String(i + 1),
+        device: d.label,
+        address: d.kind === 'logger' ? 'asks' : (d.address?.toString() ?? UNKNOWN),
+        serial: d.serial ?? '',
+        terminator: d.terminated ? 'on' : 'off',
+        cable: i === 0 ? '' : said(hops[i - 1]?.cableM ?? null, 'm', 1),
+        ohms: read === undefined ? UNKNOWN : read.bothOhm === null ? 'open' : `${fixed(read.bothOhm, 1)} Ω`,
+        idle: read === undefined ? UNKNOWN : read.idleMv === null ? '' : `${fixed(read.idleMv, 0)} mV`,
+      };
+    }),
+    steps: STEPS,
+  };
+}

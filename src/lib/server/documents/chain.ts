@@ -1,0 +1,43 @@
+import { chainSheet } from '$core/links/line/chainSheet';
+import type { ChainResult } from '$core/links/results';
+import { Sheets } from './pdf';
+
+interface OfChain {
+  readonly site: string;
+  /** Letter or revision of the design it was made from. */
+  readonly state: string;
+  readonly chain: ChainResult;
+}
+
+/** The sheet with which a crew lands a chain: order, addresses, terminators, what the meter must read, and room to sign. */
+export async function chainDocument({ site, state, chain }: OfChain, madeAt = new Date()): Promise<Buffer> {
+  const made = madeAt.toISOString().slice(0, 16).replace('T', ' ');
+  const sheet = chainSheet(chain);
+  return new Sheets({
+    title: `RS-485 chain of ${site}`,
+    subject: 'Landing of an RS-485 chain',
+    footer: `${site} · RS-485 chain · ${state} · made ${made} UTC · Bolt Yard`,
+  })
+    .title('RS-485 chain', `${site} · ${state}`)
+    .facts(sheet.facts)
+    .heading('In this order')
+    .list(sheet.steps)
+    .heading('Devices')
+    .table(
+      [
+        { title: '', share: 0.5, right: true },
+        { title: 'Device', share: 2 },
+        { title: 'Address', share: 1.1, right: true },
+        { title: 'Serial', share: 2 },
+        { title: '120 Ω', share: 0.9 },
+        { title: 'Cable to it', share: 1.2, right: true },
+        { title: 'Ohms', share: 1.2, right: true },
+        { title: 'Idle', share: 1.1, right: true },
+        { title: 'D1 / D0 colour', share: 1.7 },
+        { title: 'Landed by', share: 1.5 },
+      ],
+      sheet.rows.map((r) => [r.place, r.device, r.address, r.serial, r.terminator, r.cable, r.ohms, r.idle, '', '']),
+      'No device yet.',
+    )
+    .bytes();
+}

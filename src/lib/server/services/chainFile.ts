@@ -1,0 +1,12 @@
+import { linksResults } from '$core/links/results';
+import { chainDocument } from '../documents/chain';
+import type { Context } from './context';
+import { loadDesign } from './designs';
+
+/** The sheet of the RS-485 chain of a site. */
+export async function chainFile(context: Context, siteId: string) {
+  const { design, revision } = await loadDesign(context, siteId);
+  const site = design.survey.name;
+  const body = await chainDocument({ site, state: `revision ${revision}`, chain: linksResults(design) }, context.now());
+  return { name: `${site} RS-485 chain`, body };
+}
