@@ -34,11 +34,15 @@ async function freePort(): Promise<number> {
   probe.close();
   return Math.min(port, 65_000);
 }
-async function fleetWith(faults: readonly Fault[], addresses = ADDRESSES) {
+async function fleetWith(
+  faults: readonly Fault[],
+  addresses = ADDRESSES,
+  { bitRate = 9600, seed = 1 }: { bitRate?: 9600 | 115_200; seed?: number } = {},
+) {
   const port = await freePort();
-  const bus = { addresses: [...addresses], meter: true, bitRate: 9600 as const, faults: [...faults] };
+  const bus = { addresses: [...addresses], meter: true, bitRate, faults: [...faults] };
   const fleet = await runFleet(
-    { ...DEFAULT_FLEET, speed: 100, turnaroundS: 0.002, timeoutS: 0.03, buses: [bus] },
+    { ...DEFAULT_FLEET, seed, speed: 100, turnaroundS: 0.002, timeoutS: 0.03, buses: [bus] },
     port,
   );
   closing.push(() => fleet.close());
@@ -103,6 +107,22 @@ describe('a scan', () => {
       [2, 3],
       [3, 2],
     ]);
+  });
+  it('takes a frame that was lost for what it is: asked again it is there, and not late', async () => {
+    let lost = 0;
+    for (let seed = 1; seed <= 6; seed++) {
+      const plan = PLAN.map((p) => ({ ...p, serial: null }));
+      const port = await fleetWith([{ kind: 'missing terminator', end: 'both' }], ADDRESSES, {
+        bitRate: 115_200,
+        seed,
+      });
+      const r = await scan(await onBus(port), { plan });
+      expect(r.rates.some((u) => u.late)).toBe(false);
+      const once = r.rates.filter((u) => u.ok > 0 && u.ok < 1);
+      lost += once.length;
+      for (const u of once) expect(r.findings.find((f) => f.label === u.label)?.serials).toHaveLength(1);
+    }
+    expect(lost).toBeGreaterThan(0);
   });
   it('of all addresses finds who is not planned', async () => {
     const r = await scan(await onBus(await fleetWith([], [1, 2, 33]), 'RTU over TCP', 40), {

@@ -11,6 +11,8 @@ const MAP = registerOf('map_id');
 
 /** Who is silent is waited for so much longer, once: a unit may only be slow. */
 const LATE_TIMES = 5;
+/** So many of them: where more are silent they are not slow. */
+const LATE_MOST = 3;
 
 interface Answered {
   /** It answers, but later than it was waited for. */
@@ -21,8 +23,13 @@ interface Answered {
   readonly silent: number;
 }
 
-/** One address, asked for its serial so many times; where that does not come through, for what is alike in all units. `patient`: where somebody is expected. */
-async function askedAt(bus: FieldBus, address: number, times: number, patient: boolean): Promise<Answered> {
+/** One address, asked for its serial so many times; where that does not come through, for what is alike in all units. `patient`: who is silent is waited for. */
+async function askedAt(
+  bus: FieldBus,
+  address: number,
+  times: number,
+  { expected, patient }: { readonly expected: boolean; readonly patient: boolean },
+): Promise<Answered> {
   const serials = new Set<string>();
   let [good, wrong] = [0, 0];
   let spoke = false;
@@ -34,27 +41,42 @@ async function askedAt(bus: FieldBus, address: number, times: number, patient: b
     } else if (asked.kind === 'garbled') wrong++;
     if (asked.kind !== 'silent') spoke = true;
   }
-  const late = good === 0 && wrong === 0 && !spoke && patient && (await isLate(bus, address));
-  if (good === 0 && !late && (patient || spoke)) {
+  let asks = times;
+  let late = false;
+  if (!spoke && patient) {
+    const again = await askedLonger(bus, address);
+    late = again.late;
+    if (again.serial !== null && !late) {
+      serials.add(again.serial);
+      good++;
+      asks++;
+      spoke = true;
+    }
+  }
+  if (good === 0 && !late && (expected || spoke)) {
     const alike = await bus.read(address, MAP.at, MAP.words);
     // A gateway drops wrong bytes like silence: that one block comes and the other does not says the same.
     if (alike.kind === 'answer' && alike.words[0] === MAP_ID) {
       spoke = true;
-      wrong = times;
+      wrong = asks;
     } else if (alike.kind === 'garbled') spoke = true;
   }
-  const found = spoke ? { address, serials: [...serials], quality: good / times } : null;
-  return { late, found, ok: good / times, crc: wrong / times, silent: Math.max(0, 1 - (good + wrong) / times) };
+  const found = spoke ? { address, serials: [...serials], quality: good / asks } : null;
+  return { late, found, ok: good / asks, crc: wrong / asks, silent: Math.max(0, 1 - (good + wrong) / asks) };
 }
 
-/** Whether a silent unit answers to a longer wait. What it still had to say is let go by before anybody else is asked. */
-async function isLate(bus: FieldBus, address: number): Promise<boolean> {
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** A silent unit, waited for longer: what it says, and whether later than it is waited for. What it may still say to the first question is let go by before. */
+async function askedLonger(
+  bus: FieldBus,
+  address: number,
+): Promise<{ readonly serial: string | null; readonly late: boolean }> {
+  await pause((LATE_TIMES - 1) * bus.timeoutMs);
   const began = performance.now();
   const asked = await bus.read(address, SERIAL.at, SERIAL.words, LATE_TIMES * bus.timeoutMs);
-  if (asked.kind !== 'answer') return false;
-  const tookMs = performance.now() - began + bus.timeoutMs;
-  await new Promise((resolve) => setTimeout(resolve, 2 * tookMs));
-  return true;
+  if (asked.kind !== 'answer') return { serial: null, late: false };
+  return { serial: String(valueOf('serial', asked.words)), late: performance.now() - began > bus.timeoutMs };
 }
 
 /** A scan of a bus, address by address: how far it is, and at the end the plan against what was found. Ends where the signal says so. */
@@ -68,10 +90,14 @@ export async function* scanned(
   const order = scanOrder(plan, all);
   const expected = new Set([...plan.map((p) => p.address), FACTORY_ADDRESS]);
   const answers = new Map<number, Answered>();
+  let waited = 0;
   for (const [i, address] of order.entries()) {
     if (signal.aborted) return;
     yield { asked: i, of: order.length, address };
-    answers.set(address, await askedAt(bus, address, times, expected.has(address)));
+    const here = expected.has(address);
+    const answered = await askedAt(bus, address, times, { expected: here, patient: here && waited < LATE_MOST });
+    if (answered.silent === 1) waited++;
+    answers.set(address, answered);
   }
   const rates: ScanResult['rates'] = plan.map(({ address, label }) => {
     const { ok = 0, crc = 0, silent = 1, late = false } = answers.get(address) ?? {};

@@ -75,7 +75,7 @@
       name={field.path}
       type="text"
       size="sm"
-      bind:value={value as string}
+      bind:value={() => (value as string | null) ?? '', (next) => (value = next === '' && field.nullable ? null : next)}
       color={invalid ? 'red' : undefined}
       aria-invalid={invalid}
       aria-describedby={described}
