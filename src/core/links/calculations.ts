@@ -5,6 +5,7 @@ import { Memo } from '../kernel/memo';
 import { figure, partId } from '../kernel/schema';
 import { documentSchema } from '../site/base';
 import { assessLinks } from './assess';
+import { busCalculations } from './busCalculations';
 import { chainOrder } from './order/chainOrder';
 import { linksFlaws, linksShape } from './part';
 import { linksResults } from './results';
@@ -17,6 +18,7 @@ const API_KICKS = 100;
 
 /** What the chain computes without a stored site. */
 export const calculations = {
+  ...busCalculations,
   chain: calculation({
     summary: 'Every check of the RS-485 chain of a design',
     input: z.object({ design: documentSchema(linksShape, linksFlaws) }),

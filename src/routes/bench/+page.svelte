@@ -4,6 +4,7 @@
   import { supplyCalculations } from '$core/proving/supplyCalculations';
   import { runCalculations } from '$core/ac/runCalculations';
   import { voltageCalculations } from '$core/ac/voltagePath/calculations';
+  import { busCalculations } from '$core/links/busCalculations';
   import { fixingCalculations } from '$core/mounting/fixing/calculations';
   import { liftCalculations } from '$core/mounting/lift/calculations';
   import { receivingCalculations } from '$core/mounting/receiving/calculations';
@@ -50,6 +51,7 @@
   <CalculationBench title="Sun, air and sound" calculations={sitingCalculations} />
   <CalculationBench title="Wall and holes" calculations={{ ...wallCalculations, ...setOutCalculations }} />
   <CalculationBench title="Lifting" calculations={liftCalculations} />
+  <CalculationBench title="Bus, meter, network" calculations={busCalculations} />
   <CalculationBench title="Receiving" calculations={receivingCalculations} />
   <CalculationBench title="Fixing" calculations={fixingCalculations} />
   <Caution

@@ -9,6 +9,7 @@
     ['/timing', 'Round'],
     ['/field', 'Scan'],
     ['/meter', 'Meter'],
+    ['/contacts', 'Contacts'],
     ['/sheet', 'Sheet'],
   ] as const;
 </script>
