@@ -109,20 +109,19 @@ describe('a scan', () => {
     ]);
   });
   it('takes a frame that was lost for what it is: asked again it is there, and not late', async () => {
-    let lost = 0;
+    const losing: Fault = { kind: 'missing terminator', end: 'both' };
+    const plan = PLAN.map((p) => ({ ...p, serial: null }));
+    const found = { once: 0, often: 0 };
     for (let seed = 1; seed <= 6; seed++) {
-      const plan = PLAN.map((p) => ({ ...p, serial: null }));
-      const port = await fleetWith([{ kind: 'missing terminator', end: 'both' }], ADDRESSES, {
-        bitRate: 115_200,
-        seed,
-      });
-      const r = await scan(await onBus(port), { plan });
+      const bus = await onBus(await fleetWith([losing], ADDRESSES, { bitRate: 115_200, seed }));
+      const r = await scan(bus, { plan });
       expect(r.rates.some((u) => u.late)).toBe(false);
-      const once = r.rates.filter((u) => u.ok > 0 && u.ok < 1);
-      lost += once.length;
-      for (const u of once) expect(r.findings.find((f) => f.label === u.label)?.serials).toHaveLength(1);
+      found.once += r.rates.filter((u) => u.ok === 1).length;
+      if (seed === 1) found.often = (await scan(bus, { plan, times: 12 })).rates.filter((u) => u.ok < 1).length;
     }
-    expect(lost).toBeGreaterThan(0);
+    // Of 42 questions a third is lost, of those asked again a ninth; often asked every device shows it.
+    expect(found.once).toBeGreaterThan(42 * 0.7);
+    expect(found.often).toBeGreaterThan(3);
   });
   it('of all addresses finds who is not planned', async () => {
     const r = await scan(await onBus(await fleetWith([], [1, 2, 33]), 'RTU over TCP', 40), {

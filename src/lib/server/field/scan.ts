@@ -41,15 +41,14 @@ async function askedAt(
     } else if (asked.kind === 'garbled') wrong++;
     if (asked.kind !== 'silent') spoke = true;
   }
-  let asks = times;
   let late = false;
   if (!spoke && patient) {
     const again = await askedLonger(bus, address);
     late = again.late;
     if (again.serial !== null && !late) {
       serials.add(again.serial);
+      // As a logger would: what is said to the repeated question counts.
       good++;
-      asks++;
       spoke = true;
     }
   }
@@ -58,11 +57,11 @@ async function askedAt(
     // A gateway drops wrong bytes like silence: that one block comes and the other does not says the same.
     if (alike.kind === 'answer' && alike.words[0] === MAP_ID) {
       spoke = true;
-      wrong = asks;
+      wrong = times;
     } else if (alike.kind === 'garbled') spoke = true;
   }
-  const found = spoke ? { address, serials: [...serials], quality: good / asks } : null;
-  return { late, found, ok: good / asks, crc: wrong / asks, silent: Math.max(0, 1 - (good + wrong) / asks) };
+  const found = spoke ? { address, serials: [...serials], quality: good / times } : null;
+  return { late, found, ok: good / times, crc: wrong / times, silent: Math.max(0, 1 - (good + wrong) / times) };
 }
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
