@@ -11,6 +11,7 @@ export async function withBuilt(file, use) {
     await build({
       configFile: false,
       logLevel: 'error',
+      resolve: { alias: { $core: path.resolve('src/core'), $lib: path.resolve('src/lib') } },
       build: { ssr: file, outDir, minify: false, rollupOptions: { output: { entryFileNames: 'built.js' } } },
     });
     return await use(await import(pathToFileURL(path.join(outDir, 'built.js')).href));

@@ -10,7 +10,7 @@ export interface StepResponse {
 /** The longest that a step is followed, in steps. */
 const STEPS_MOST = 200_000;
 /** At rest: no watched node moves by more than this share of the source over two ways through the whole line. */
-const REST = 2e-5;
+const REST = 1e-4;
 
 /** Sections as columns: the nodes at their ends, and the waves under way to either end in a ring as long as their delay. */
 interface Lines {
