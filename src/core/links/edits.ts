@@ -3,6 +3,7 @@ import { editOn } from '../kernel/discipline';
 import { replaced } from '../kernel/lists';
 import { partId } from '../kernel/schema';
 import type { ChainDevice, LinksDesign } from './part';
+import { LAST_ADDRESS } from './addresses';
 import { busLineSchema } from './line/busLine';
 import { chainDeviceSchema, chainSchema } from './part';
 import { pollPlanSchema } from './timing/pollPlan';
@@ -23,8 +24,6 @@ export function withChainOrder<D extends LinksDesign>(d: D, ids: readonly string
   );
 }
 
-/** Addresses a serial line has (Modbus over Serial Line V1.02, 2.2; recalled). */
-const LAST_ADDRESS = 247;
 /** Where meters that have no address yet are put: above the inverters (common practice). */
 const METERS_FROM = 100;
 

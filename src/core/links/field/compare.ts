@@ -1,4 +1,5 @@
 import { requireWithin } from '../../kernel/require';
+import { FACTORY_ADDRESS, FIRST_ADDRESS, LAST_ADDRESS } from '../addresses';
 
 /** What stands at an address by the plan; the serial where it is known. */
 export interface Planned {
@@ -41,8 +42,6 @@ export interface Finding {
 /** Under this share of good answers two may answer at once, and under this the line is weak (common practice). */
 const DUPLICATE_QUALITY = 0.9;
 const WEAK_QUALITY = 0.98;
-/** Where units are that nobody addressed yet (common practice). */
-export const FACTORY_ADDRESS = 1;
 
 function requireOnce(field: string, values: readonly (string | number | null)[]): void {
   const said = values.filter((v) => v !== null);
@@ -55,7 +54,7 @@ function requireOnce(field: string, values: readonly (string | number | null)[])
  * be alone. Throws RangeError for an address outside 1 to 247 and for an address or serial that is planned twice.
  */
 export function planAgainstFound(plan: readonly Planned[], found: readonly Found[]): Finding[] {
-  for (const { address } of plan) requireWithin('address', address, 1, 247);
+  for (const { address } of plan) requireWithin('address', address, FIRST_ADDRESS, LAST_ADDRESS);
   for (const { quality } of found) requireWithin('quality', quality, 0, 1);
   requireOnce(
     'address',
@@ -107,5 +106,6 @@ export function planAgainstFound(plan: readonly Planned[], found: readonly Found
   ].sort((a, b) => a.address - b.address);
 }
 
-/** Findings with which a bus may be handed on. */
-export const SETTLED: readonly FindingKind[] = ['right', 'serial new to the plan'];
+/** How a finding is marked: where no serial stands against another, nobody knows who answers. */
+export const markOfFinding = (kind: FindingKind): 'holds' | 'unknown' | 'stop' =>
+  kind === 'right' ? 'holds' : kind === 'serial new to the plan' || kind === 'no serial read' ? 'unknown' : 'stop';

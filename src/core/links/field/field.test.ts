@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { generator } from '../../kernel/generator';
 import type { Found, Planned } from './compare';
-import { planAgainstFound } from './compare';
+import { FINDINGS, markOfFinding, planAgainstFound } from './compare';
 import { readdress, walkOrder } from './moves';
 import type { Rates } from './symptoms';
 import { halfSplits, nextPlug, symptomOf } from './symptoms';
@@ -45,6 +45,13 @@ describe('plan against found', () => {
   ] as const)('says of what nobody planned: %s', (kind, at, belongsAt) =>
     expect(one([planned(5), planned(7)], at, at.address)).toMatchObject({ kind, belongsAt }),
   );
+  it('holds where a serial stands against its own, and nowhere else', () => {
+    expect(FINDINGS.filter((k) => markOfFinding(k) === 'holds')).toEqual(['right']);
+    expect(FINDINGS.filter((k) => markOfFinding(k) === 'unknown')).toEqual([
+      'no serial read',
+      'serial new to the plan',
+    ]);
+  });
   it('finds a swapped pair at both', () =>
     expect(
       planAgainstFound([planned(2), planned(3)], [found(2, ['S3']), found(3, ['S2'])]).map((f) => f.belongsAt),

@@ -1,4 +1,5 @@
 import { requireWithin } from '../../kernel/require';
+import { FACTORY_ADDRESS, FIRST_ADDRESS, LAST_ADDRESS } from '../addresses';
 
 /** A unit by its serial, where it answers and where it is to. */
 export interface Move {
@@ -8,7 +9,7 @@ export interface Move {
 }
 
 /** Kept free on every bus, to park a unit while others change places (common practice). */
-const SPARE_ADDRESS = 247;
+const SPARE_ADDRESS = LAST_ADDRESS;
 
 /**
  * Writes that bring units to their addresses, in an order in which no two ever share one: whoever's target is free goes, and where only circles
@@ -17,7 +18,7 @@ const SPARE_ADDRESS = 247;
 export function readdress(units: readonly Move[], spare = SPARE_ADDRESS): Move[] {
   for (const field of ['from', 'to'] as const) {
     const all = units.map((u) => u[field]);
-    for (const address of all) requireWithin(field, address, 1, 247);
+    for (const address of all) requireWithin(field, address, FIRST_ADDRESS, LAST_ADDRESS);
     const twice = all.find((a, i) => all.indexOf(a) !== i);
     if (twice !== undefined) throw new RangeError(`${field} must be there once each (got ${twice} twice)`);
   }
@@ -47,5 +48,5 @@ export function readdress(units: readonly Move[], spare = SPARE_ADDRESS): Move[]
 
 /** Devices in the order in which they are addressed one at a time: the one planned at 1 last, for until then 1 is the next one's from the factory. */
 export function walkOrder<P extends { readonly address: number }>(plan: readonly P[]): P[] {
-  return [...plan.filter((p) => p.address !== 1), ...plan.filter((p) => p.address === 1)];
+  return [...plan.filter((p) => p.address !== FACTORY_ADDRESS), ...plan.filter((p) => p.address === FACTORY_ADDRESS)];
 }

@@ -1,6 +1,6 @@
 import type { Chain } from '../part';
 import type { Planned } from './compare';
-import { FACTORY_ADDRESS } from './compare';
+import { FACTORY_ADDRESS, LAST_ADDRESS } from '../addresses';
 
 /** The units of a chain that have an address, in the order of the chain. */
 export const plannedOf = ({ devices }: Chain): Planned[] =>
@@ -10,6 +10,6 @@ export const plannedOf = ({ devices }: Chain): Planned[] =>
 
 /** Addresses in the order in which a scan asks them: the planned ones, then 1, then the others where all are wanted. */
 export function scanOrder(plan: readonly Planned[], all: boolean): number[] {
-  const others = all ? Array.from({ length: 247 }, (_, i) => i + 1) : [];
+  const others = all ? Array.from({ length: LAST_ADDRESS }, (_, i) => i + 1) : [];
   return [...new Set([...plan.map((p) => p.address), FACTORY_ADDRESS, ...others])];
 }

@@ -2,6 +2,7 @@ import { loopOhm } from '../../conductor/metal';
 import type { Answer } from '../../kernel/answer';
 import { known, lacking } from '../../kernel/answer';
 import type { Hop } from '../chain';
+import { askerOf } from '../ends';
 import type { Chain, ChainDevice } from '../part';
 import type { Bias } from './budget';
 import { RECEIVER_V, UNIT_LOAD_OHM, idleV } from './budget';
@@ -38,13 +39,6 @@ interface Given {
   readonly loads: readonly (number | null)[];
   readonly unitLoads: Answer<number>;
 }
-
-/** Who asks on the chain: the logger, or the first device. */
-const askerOf = ({ devices }: Chain) =>
-  Math.max(
-    0,
-    devices.findIndex((d) => d.kind === 'logger'),
-  );
 
 /** Several answers as one, or all that any of them lacks. */
 function together<T extends Readonly<Record<string, Answer<unknown>>>>(

@@ -1,13 +1,11 @@
 import { requirePositive } from '../../kernel/require';
+import { LAST_ADDRESS } from '../addresses';
 import { lengthLimitM } from '../chain';
 import { MOST_UNIT_LOADS } from '../line/budget';
 
 /** What decides over the number of buses. */
 export const BINDS = ['unit loads', 'poll', 'addresses', 'length'] as const;
 export type Binds = (typeof BINDS)[number];
-
-/** Addresses of one bus (Modbus over Serial Line V1.02, 2.2; recalled). */
-const ADDRESSES = 247;
 
 export interface Fewest {
   readonly buses: number;
@@ -49,7 +47,7 @@ export function fewestBuses(w: Wanted): Fewest {
   const by = {
     'unit loads': Math.ceil(w.units / perLoad),
     poll: Math.ceil(w.units / perRound),
-    addresses: Math.ceil(w.units / ADDRESSES),
+    addresses: Math.ceil(w.units / LAST_ADDRESS),
     length: Math.max(1, Math.ceil(w.leastCableM / lengthLimitM(w.bitRate))),
   };
   const buses = Math.max(...Object.values(by));

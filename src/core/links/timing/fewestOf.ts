@@ -1,5 +1,6 @@
 import type { Answer } from '../../kernel/answer';
 import { known, lacking } from '../../kernel/answer';
+import { askerOf } from '../ends';
 import type { ChainResult } from '../results';
 import type { Fewest } from './fewestBuses';
 import { fewestBuses } from './fewestBuses';
@@ -9,10 +10,7 @@ import { ROUND_SHARE, roundOf } from './round';
 export function fewestOf({ chain, loads, lengthM, unitLoads }: ChainResult): Answer<Fewest> {
   const round = roundOf(chain);
   const missing = [...round.missing, ...lengthM.missing, ...unitLoads.missing];
-  const at = Math.max(
-    0,
-    chain.devices.findIndex((d) => d.kind === 'logger'),
-  );
+  const at = askerOf(chain);
   const units = loads.filter((_, i) => i !== at).map((l) => l ?? NaN);
   if (missing.length || !round.value || !units.length)
     return lacking(...new Set(missing.length ? missing : ['at least two devices']));

@@ -25,6 +25,7 @@ export function roundOf(chain: Chain): Answer<Round> {
   const { poll, bitRate } = chain;
   return given(
     {
+      'at least two devices': chain.devices.length < 2 ? null : true,
       'bit rate': bitRate,
       'registers read of each unit': poll.registers,
       'round that is wanted': poll.needS,

@@ -1,4 +1,5 @@
 import { requirePositive, requireWithin } from '../../kernel/require';
+import { LAST_ADDRESS } from '../addresses';
 import { BIT_RATES } from '../bitRates';
 
 /** Times of a serial line that speaks Modbus RTU, s. Source: Modbus over Serial Line V1.02, 2.5.1; Application Protocol V1.1b3 (recalled). */
@@ -95,7 +96,7 @@ export function cycleS(asking: Asking, units: number, registers: number, dead = 
 }
 
 /** Asking every address there is and hearing nothing, s: 247·(8·t_c + t_3.5 + timeout). */
-export function scanS(line: SerialLine, timeoutS: number, addresses = 247): number {
+export function scanS(line: SerialLine, timeoutS: number, addresses = LAST_ADDRESS): number {
   requirePositive({ timeoutS }, 'timeoutS');
   return addresses * (REQUEST_CHARACTERS * characterS(line) + silencesS(line).t35 + timeoutS);
 }

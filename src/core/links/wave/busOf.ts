@@ -1,5 +1,6 @@
 import type { Answer } from '../../kernel/answer';
 import { known, lacking } from '../../kernel/answer';
+import { askerOf } from '../ends';
 import type { ChainResult } from '../results';
 import type { Bus } from './bus';
 
@@ -31,9 +32,6 @@ export function busOf({ chain, hops, lengthM, loads, unitLoads, budget }: ChainR
     terminated: devices.map((d) => d.terminated),
     terminatorOhm,
     biasOhm: bias === 'none' ? null : bias.pullUpOhm + bias.pullDownOhm,
-    asker: Math.max(
-      0,
-      devices.findIndex((d) => d.kind === 'logger'),
-    ),
+    asker: askerOf(chain),
   });
 }

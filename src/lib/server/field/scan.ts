@@ -1,5 +1,6 @@
 import type { Found, Planned } from '$core/links/field/compare';
-import { FACTORY_ADDRESS, planAgainstFound } from '$core/links/field/compare';
+import { FACTORY_ADDRESS } from '$core/links/addresses';
+import { planAgainstFound } from '$core/links/field/compare';
 import { scanOrder } from '$core/links/field/planned';
 import { symptomOf } from '$core/links/field/symptoms';
 import { MAP_ID, registerOf, valueOf } from '$core/links/modbus/registerMap';

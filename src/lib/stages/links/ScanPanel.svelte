@@ -2,7 +2,8 @@
   import { Button, Checkbox, Label, Select } from 'flowbite-svelte';
   import { onDestroy } from 'svelte';
   import { fixed } from '$core/kernel/quantity';
-  import { SETTLED } from '$core/links/field/compare';
+  import { LAST_ADDRESS } from '$core/links/addresses';
+  import { markOfFinding } from '$core/links/field/compare';
   import { halfSplits } from '$core/links/field/symptoms';
   import { CAUSES } from '$core/links/field/symptoms';
   import { ApiProblem, post } from '$lib/client/api';
@@ -132,10 +133,7 @@
                 <td class="fig">{f.address}</td>
                 <td>{f.label}</td>
                 <td class="whitespace-nowrap">
-                  <VerdictMark
-                    verdict={SETTLED.includes(f.kind) ? 'holds' : f.kind === 'no serial read' ? 'unknown' : 'stop'}
-                    word={false}
-                  />
+                  <VerdictMark verdict={markOfFinding(f.kind)} word={false} />
                   {f.kind}{f.belongsAt === null ? '' : `, planned at ${f.belongsAt}`}
                 </td>
                 <td class="num">{f.serials.join(', ')}</td>
@@ -144,8 +142,8 @@
                     {@const to = f.belongsAt}
                     {@const serial = f.serials[0]}
                     {#if r.findings.some((o) => o.address === to && o.kind !== 'missing')}
-                      <button type="button" class="underline" onclick={() => move(serial, f.address, 247)}
-                        >park at 247</button
+                      <button type="button" class="underline" onclick={() => move(serial, f.address, LAST_ADDRESS)}
+                        >park at {LAST_ADDRESS}</button
                       >
                     {:else}
                       <button type="button" class="underline" onclick={() => move(serial, f.address, to)}

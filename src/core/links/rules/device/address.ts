@@ -1,10 +1,8 @@
 import { published } from '../../../kernel/check';
 import { found } from '../../../kernel/judgement';
 import { rule } from '../../../kernel/rule';
+import { FIRST_ADDRESS, LAST_ADDRESS } from '../../addresses';
 import type { DeviceOnChain } from '../../results';
-
-/** Lowest and highest address of a serial line (Modbus over Serial Line V1.02, 2.2; recalled). */
-const [LEAST, MOST] = [1, 247];
 
 /** Whether a device has an address of its own: two on one address answer at once. */
 export const ADDRESS = rule<DeviceOnChain>()({
@@ -30,8 +28,8 @@ export const ADDRESS = rule<DeviceOnChain>()({
     },
   },
   judge: ({ address, others }) => {
-    if (!(address >= LEAST && address <= MOST))
-      return found('stop', () => [`Address ${address} is outside ${LEAST} to ${MOST}.`]);
+    if (!(address >= FIRST_ADDRESS && address <= LAST_ADDRESS))
+      return found('stop', () => [`Address ${address} is outside ${FIRST_ADDRESS} to ${LAST_ADDRESS}.`]);
     const twins = others.filter((o) => o.address === address);
     return twins.length
       ? found('stop', () => [

@@ -19,6 +19,7 @@ edges(POLL_CYCLE, () => ({
   without: { 'how the logger goes round': round({ registers: null, timeoutMs: null }) },
   numbers: [[round({ needS: 2 }), { value: TEN_S, limit: 2 }]],
   says: [
+    [{ ...round({}), chain: { ...round({}).chain, devices: [] } }, /^Missing: at least two devices$/],
     [
       round({ registers: null, timeoutMs: null }, null),
       /^Missing: bit rate, registers read of each unit, wait for an answer$/,
