@@ -618,7 +618,10 @@ function iceRink(): SiteDesign {
     unitLoads: 0.25,
     position: { xM: 46, yM: 0.4, zM: 1.6 },
   };
-  const devices = [logger, ...d.chain.devices, meter].map((c) => ({ ...c, stubM: 0 }));
+  const plates = generator(20260418);
+  const serials = d.chain.devices.map((c) => `${c.label}-26${Math.floor(1000 + 9000 * plates())}`);
+  const units = d.chain.devices.map((c, i) => ({ ...c, serial: serials[i] ?? null }));
+  const devices = [logger, ...units, meter].map((c) => ({ ...c, stubM: 0 }));
   return withChainNumbered({ ...d, chain: { bitRate: 9600, devices, line: BUS_PAIR, poll: POLL } });
 }
 
@@ -816,7 +819,7 @@ function rinkRecord(d: SiteDesign): Entry[] {
   const line = lineOf(d);
   for (const unit of d.inverters) {
     const { id } = unit;
-    const serial = `${unit.tag}-26${Math.floor(1000 + 9000 * random())}`;
+    const serial = d.chain.devices.find((c) => c.inverterId === id)?.serial ?? unit.tag;
     crew.add(
       'lift',
       { scope: 'inverter', id },
@@ -846,12 +849,7 @@ function rinkRecord(d: SiteDesign): Entry[] {
       l3nV: 232.6,
       frequencyHz: 50.01,
     });
-    tick(
-      'I-ADDR',
-      id,
-      `address ${d.chain.devices.find((c) => c.inverterId === id)?.address} set and read back`,
-      'helper',
-    );
+    crew.prove('I-ADDR', id, { ...AS.helper, minutes: 0.5 });
     const strings = d.strings.filter((s) => s.place?.inverterId === id);
     const [cellC, irradianceWm2] = [round(38 + 4 * random()), Math.round(640 + 120 * random())];
     const landed = new Map<string, number>();
@@ -890,7 +888,7 @@ function rinkRecord(d: SiteDesign): Entry[] {
     measure('I-DCLAND', id, { inputs });
     tick('I-COVER', id, 'cover screws in order at 3.5 N·m, glands tight, drip loop');
     tick('I-PERMIT', id, 'order 1; nobody with hands inside');
-    tick('I-SETUP', id, 'grid code set, clock set, default password changed');
+    measure('I-SETUP', id, { clockAheadS: Math.round(-4 + 9 * random()), firmware: '2.14.1' });
     if (id === 'inv-8') continue;
     for (const { state } of stepsOf('1')) {
       if (state === 'SETTLED') continue;

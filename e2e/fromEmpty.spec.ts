@@ -123,6 +123,11 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
   await page.getByRole('button', { name: /Number along the chain/ }).click();
   await expect(page.getByLabel('Address of INV-01')).toHaveValue('1');
   await saved(page);
+  // At 1 any unit answers that nobody touched: the plan says which one it is to be.
+  await page.getByRole('button', { name: 'INV-01', exact: true }).click();
+  await page.getByLabel('Serial number').fill('SN-260101');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await saved(page);
 
   await page.getByRole('link', { name: 'Site log', exact: true }).click();
   await expect(page.getByText('Nothing is released yet.')).toBeVisible();
@@ -188,7 +193,7 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
   for (let i = 0; i < (await joints.count()); i++) await joints.nth(i).fill('25');
   await measure('AC joints torqued', { 'Torque printed': '25', 'Witness marks': 'yes' });
   await measure('AC voltages at the unit', ten);
-  await passGate(page, 'Bus address');
+  await measure('Bus address', { 'Address that is set': '1', 'Serial read back': 'SN-260101' });
 
   await page.getByRole('link', { name: 'Site log', exact: true }).click();
   for (const string of ['1.1', '2.1']) {
@@ -216,7 +221,22 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
   const inputs = landing.getByLabel(/· string/);
   for (let i = 0; i < (await inputs.count()); i++) await inputs.nth(i).fill('829');
   await measure('Strings landed', { 'Every plug clicked': 'yes', 'Unused inputs capped': 'yes' });
-  for (const gate of ['Covers closed', 'Permit to energise', 'Set up']) await passGate(page, gate);
+  for (const gate of ['Covers closed', 'Permit to energise']) await passGate(page, gate);
+  await measure('Set up', {
+    'Grid code that the unit shows': 'EN 50549-1 first start',
+    'Nominal line voltage it goes by': '400',
+    'Nominal frequency it goes by': '50',
+    'Power factor or reactive power mode': 'power factor 1',
+    'Insulation it asks before the start': '60',
+    Firmware: '2.14',
+    'Its clock ahead of the phone': '1',
+    'Its time zone is set': 'yes',
+    'Bus address it shows': '1',
+    'Bit rate it shows': '9600',
+    'The shipped password is changed': 'yes',
+    'Who holds it': 'lead',
+    'Who owns the remote access': 'the customer',
+  });
   await energise(page, volts('829'), '12', '700');
   await page.getByRole('button', { name: 'Sign: INV-01 switched on' }).click();
   await expect(page.getByText(/Signed by Rosa Vahl/)).toBeVisible();

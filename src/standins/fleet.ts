@@ -23,6 +23,7 @@ const serialOf = (bus: number, place: number, seed: number) =>
   `BY24-${String(bus + 1).padStart(2, '0')}${String(place).padStart(4, '0')}${String(seed % 100_000).padStart(5, '0')}`;
 
 function plateOf(config: FleetConfig, bus: number, place: number, meter: boolean, random: () => number): UnitPlate {
+  const of = config.buses[bus];
   const modelCode = meter ? 900 : (CLASSES[Math.floor(random() * CLASSES.length)] ?? 100);
   const model = MODELS[meter ? 100 : modelCode] as (typeof MODELS)[number];
   return {
@@ -30,9 +31,9 @@ function plateOf(config: FleetConfig, bus: number, place: number, meter: boolean
     ...model,
     ...(meter ? { ratedW: 0, trackers: 1 } : {}),
     type: meter ? 'meter' : 'inverter',
-    serial: serialOf(bus, place, config.seed),
+    serial: of?.serials?.[place - 1] ?? serialOf(bus, place, config.seed),
     modelCode,
-    runOhm: config.runOhm,
+    runOhm: of?.runOhms?.[place - 1] ?? config.runOhm,
   };
 }
 

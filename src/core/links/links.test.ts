@@ -5,6 +5,7 @@ import type { SiteDesign } from '../design';
 import { assessSite } from '../design/assess';
 import { Memo } from '../kernel/memo';
 import { siteOf } from '../testing/examples';
+import { UNKNOWN_LINE } from './line/busLine';
 import { checksOf } from '../testing/checks';
 import { hopCableM, lengthLimitM } from './chain';
 import { linksResults } from './results';
@@ -15,7 +16,8 @@ import { wayM } from '../site/position';
 
 const logger = { ...newDevice('log', 'logger', 'LOG'), unitLoads: 1, position: { xM: 0, yM: 0, zM: 1.5 } };
 const site = (() => {
-  const bare = siteOf(8, []);
+  const like = siteOf(8, []);
+  const bare = { ...like, chain: { ...like.chain, line: UNKNOWN_LINE } };
   const at = [-2, 3, -7, 10, -15, 22, -27, 36];
   const moved = {
     ...bare,

@@ -89,6 +89,7 @@ export function linksFlaws({ chain: { devices: items }, inverters }: LinksDesign
     ...repeated({ items, list, field: 'id', key: (c) => c.id, what: 'Chain device' }),
     ...repeated({ ...ofInverter, what: 'Inverter' }),
     ...repeated({ items, list, field: 'address', key: (c) => c.address?.toString(), what: 'Address' }),
+    ...repeated({ items, list, field: 'serial', key: (c) => c.serial, what: 'Serial number' }),
     ...dangling({ ...ofInverter, what: 'inverter' }, inverters),
   ];
 }

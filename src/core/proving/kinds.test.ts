@@ -25,7 +25,8 @@ describe('kinds of record', () => {
     expect(() => kindNamed('guess')).toThrow(/kind must be one of ac-insulation, .* \(got guess\)/);
     for (const k of KINDS) for (const gate of k.gates) expect(measuring(gate)).toBe(k);
     expect(measuring('I-MOUNT')?.kind).toBe('mounted');
-    expect(measuring('I-ADDR')).toBeUndefined();
+    expect(measuring('I-ADDR')?.kind).toBe('addressed');
+    expect(measuring('I-COVER')).toBeUndefined();
   });
 
   it.each(KINDS.filter((k) => k.instrument).flatMap((k) => k.scopes.map((scope) => [k.kind, scope] as const)))(

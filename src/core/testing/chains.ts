@@ -2,26 +2,8 @@ import type { ChainResult } from '../links/results';
 import { linksResults } from '../links/results';
 import type { ChainDevice } from '../links/part';
 import type { BusLine } from '../links/line/busLine';
-import { siteOf } from './examples';
-
-/** A pair of which everything is known: 0.5 mm², two terminators of 120 Ω, biased at the first device, well off the power cables. */
-const WHOLE_LINE: BusLine = {
-  areaMm2: 0.5,
-  conductorC: 20,
-  impedanceOhm: 120,
-  delayNsPerM: 6,
-  terminatorOhm: 120,
-  biasAt: 'first device',
-  pullUpOhm: 560,
-  pullDownOhm: 560,
-  biasV: 5,
-  failSafe: false,
-  separationBy: '200 mm',
-  separationMm: 300,
-  barrier: null,
-  cableClass: null,
-  powerCircuits: null,
-};
+import { UNKNOWN_LINE } from '../links/line/busLine';
+import { WHOLE_LINE, siteOf } from './examples';
 
 /** A chain of so many devices over so many metres of cable, everything of it known: measured hops of the same length, in–out, ends terminated. */
 export const wholeChain = (
@@ -52,5 +34,5 @@ export function chainOf(
 ): ChainResult {
   const d = siteOf(units, []);
   const devices = d.chain.devices.map((c, i) => ({ ...c, ...over(c, i) }));
-  return linksResults({ ...d, chain: { ...d.chain, bitRate, devices, line: line ?? d.chain.line } });
+  return linksResults({ ...d, chain: { ...d.chain, bitRate, devices, line: line ?? UNKNOWN_LINE } });
 }

@@ -13,6 +13,9 @@ import { leastWaitS, stepFields } from '../proving/order/stepReadings';
 import { expectedReading } from '../proving/stringCauses';
 import type { OrderName, StepState } from '../proving/tables/energiseOrders';
 import { stepsOf } from '../proving/tables/energiseOrders';
+import { plannedOf } from '../links/field/planned';
+import { meterSheet } from '../links/line/meterSheet';
+import { linksResults } from '../links/results';
 import { lineOf } from '../site/line';
 import { gridCodeOf } from '../site/gridCodes';
 
@@ -244,6 +247,60 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
         leftPercent: 0.1,
         restarted: false,
         waitedAgainS: gridCodeOf(survey.gridCode)?.delayS ?? 60,
+      };
+    case 'addressed': {
+      const device = design.chain.devices.find((d) => d.inverterId === subject.id);
+      return { from: 'at the unit', address: device?.address ?? 1, serial: device?.serial ?? null };
+    }
+    case 'bus-scan': {
+      const sheet = meterSheet(linksResults(design)).value;
+      return {
+        from: 'over the bus',
+        bitRate: design.chain.bitRate ?? 9600,
+        polls: 100,
+        units: plannedOf(design.chain).map(({ address, serial }) => ({
+          address,
+          serials: serial === null ? [] : [serial],
+          good: 100,
+        })),
+        pairOhm: Math.round(10 * (sheet?.rows[0]?.bothOhm ?? 60)) / 10,
+        groundV: 0.2,
+      };
+    }
+    case 'set-up': {
+      const device = design.chain.devices.find((d) => d.inverterId === subject.id);
+      return {
+        from: 'at the unit',
+        gridCode: survey.gridCode ?? 'none',
+        nominalV: lineV,
+        nominalHz: survey.frequencyHz ?? 50,
+        clockAheadS: 3,
+        zoneSet: true,
+        address: device?.address ?? null,
+        bitRate: device ? design.chain.bitRate : null,
+        exportLimitKw: null,
+        permitKw: null,
+        insulationKohm: 60,
+        voltWatt: true,
+        reactive: 'power factor 1',
+        firmware: '4.2',
+        passwordChanged: true,
+        passwordHeldBy: 'lead',
+        remoteOwner: 'the customer',
+      };
+    }
+    case 'contacts':
+      return {
+        contacts: [
+          {
+            contact: 'ripple control',
+            logic: 'normally open',
+            supervised: false,
+            acted: true,
+            seconds: 2.4,
+            mostS: 5,
+          },
+        ],
       };
     case 'permission':
       return { reference: 'operator letter 26-0418', validUntil: '2026-12-31', limitKw: null };

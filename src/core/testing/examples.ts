@@ -2,6 +2,7 @@ import { BLANK_BODY } from '../equipment/inverterBody';
 import type { InverterType } from '../equipment/inverterType';
 import type { ModuleType } from '../equipment/moduleType';
 import { blankRun } from '../ac/part';
+import type { BusLine } from '../links/line/busLine';
 import { withChainNumbered } from '../links/edits';
 import { withInverter, withInverterType, withModuleType, withPlane } from '../testing/edits';
 import type { ColdBy } from '../strings/coldVoltage';
@@ -187,6 +188,25 @@ export function plane(id: string, moduleCount: number, over: Partial<Plane> = {}
   };
 }
 
+/** A pair of which everything is known: 0.5 mm², two terminators of 120 Ω, biased at the first device, well off the power cables. */
+export const WHOLE_LINE: BusLine = {
+  areaMm2: 0.5,
+  conductorC: 20,
+  impedanceOhm: 120,
+  delayNsPerM: 6,
+  terminatorOhm: 120,
+  biasAt: 'first device',
+  pullUpOhm: 560,
+  pullDownOhm: 560,
+  biasV: 5,
+  failSafe: false,
+  separationBy: '200 mm',
+  separationMm: 300,
+  barrier: null,
+  cableClass: null,
+  powerCircuits: null,
+};
+
 /** A site of `inverters` like units and the given planes, nothing laid out yet. */
 export function siteOf(inverters: number, planes: readonly Plane[], type: InverterType = T100): SiteDesign {
   let d: SiteDesign = { ...emptyDesign('Test site'), survey: SURVEY, dcCable: CABLE };
@@ -200,7 +220,9 @@ export function siteOf(inverters: number, planes: readonly Plane[], type: Invert
       position: { xM: 3 * i, yM: 0, zM: 1.2 },
     });
   }
-  return withChainNumbered({ ...d, chain: { ...d.chain, bitRate: 9600 } });
+  const { chain } = withChainNumbered({ ...d, chain: { ...d.chain, bitRate: 9600, line: WHOLE_LINE } });
+  // Every unit with its serial, as somebody reads it off the plate.
+  return { ...d, chain: { ...chain, devices: chain.devices.map((c) => ({ ...c, serial: `SN-${c.inverterId}` })) } };
 }
 
 /** A board fed by 30 m of 2 × 240 mm² copper. */

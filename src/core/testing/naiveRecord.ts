@@ -21,6 +21,8 @@ export interface NaiveSite {
   readonly contacts: boolean;
   /** Text of the inputs of a gate at a part in a release. */
   readonly inputs: (letter: string, gate: string, object: string) => string;
+  /** A reading that a release speaks against: what it says of its gates by that release, where that is worse than what it said by itself. */
+  readonly against: (letter: string, entry: Entry) => Says | undefined;
   /** Midnights of the site up to now, ms. */
   readonly midnights: readonly number[];
   /** The site's day at a moment. */
@@ -34,6 +36,10 @@ type Event = {
   readonly letter?: string;
   readonly midnight?: true;
 };
+
+const RISING: readonly Says[] = ['fail', 'none', 'caution', 'pass'];
+const worst = (...says: readonly (Says | undefined)[]): Says => RISING.find((s) => says.includes(s)) as Says;
+const measures = (entry: Entry) => entry.kind !== 'gate' && entry.kind !== 'step';
 
 const ROWS = new Map(GATE_TABLE.map((r) => [r.id as string, r]));
 const row = (gate: string) => {
@@ -58,6 +64,10 @@ const MEASURED = [
   'I-THERM',
   'S-METER',
   'S-ESTOP',
+  'I-ADDR',
+  'I-SETUP',
+  'I-DRY',
+  'S-BUS',
   'I-ONGRID',
   'S-PTO',
 ];
@@ -268,11 +278,19 @@ class Naive {
     return this.labels.get(entry.id)?.[gate];
   }
 
+  #against(letter: string | undefined, entry: Entry): Says | undefined {
+    return letter !== undefined && measures(entry) ? this.site.against(letter, entry) : undefined;
+  }
+
   /** Readings of a gate as they stand after event k: where each was made, what it says by then, and by which entry. */
   readings(gate: string, object: string, k: number): { at: number; says: Says; by: Entry; signed: boolean }[] {
     const found: { at: number; says: Says; by: Entry; signed: boolean }[] = [];
     for (let i = 1; i <= k; i++) {
-      const { midnight } = this.events[i - 1] as Event;
+      const { midnight, letter } = this.events[i - 1] as Event;
+      if (letter !== undefined) {
+        const ruling = this.#fold(gate, object, found, i - 1);
+        if (ruling) Object.assign(ruling, { says: worst(ruling.says, this.#against(letter, ruling.by)) });
+      }
       if (
         midnight &&
         (gate === 'S-SAFE' || gate === 'I-PERMIT') &&
@@ -281,14 +299,20 @@ class Naive {
         found.length = 0;
       const entry = this.#entry(i);
       if (!entry) continue;
-      const says = this.#says(entry, gate, object);
-      if (says === undefined) continue;
+      const alone = this.#says(entry, gate, object);
+      if (alone === undefined) continue;
+      // Judged by its own release and by the newest that there was: the worse counts.
+      const target =
+        entry.corrects === null ? undefined : this.events.find((e) => e.entry?.id === entry.corrects)?.entry;
+      const says = worst(
+        alone,
+        this.#against((target ?? entry).release, entry),
+        this.#against(this.#released(i), entry),
+      );
       if (entry.corrects !== null) {
         const old = found.find((r) => r.by.id === entry.corrects);
-        const target = this.events.find((e) => e.entry?.id === entry.corrects)?.entry;
         if (!old || !target || !this.#mayCorrect(entry, target)) continue;
-        const raises =
-          ['fail', 'none', 'caution', 'pass'].indexOf(says) > ['fail', 'none', 'caution', 'pass'].indexOf(old.says);
+        const raises = RISING.indexOf(says) > RISING.indexOf(old.says);
         const may = this.#rank(entry) >= RANK[row(gate).signer];
         if (raises && !may) continue;
         Object.assign(old, { says, by: entry, signed: raises || old.signed });

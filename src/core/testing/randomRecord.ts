@@ -52,6 +52,9 @@ const VALUES: Readonly<Record<string, Readonly<Partial<Record<Says, Readonly<Rec
   landing: { pass: {} },
   permission: { pass: {} },
   supply: { pass: {}, fail: { l1peV: 0.1 } },
+  addressed: { pass: {}, fail: { address: 9 }, none: { from: 'stand-in' } },
+  'set-up': { pass: {}, fail: { passwordChanged: false }, none: { from: 'stand-in' } },
+  'bus-scan': { pass: {}, caution: { groundV: 3 }, fail: { pairOhm: 40 }, none: { from: 'stand-in' } },
   'ac-voltages': { pass: {}, fail: { l12V: 480, l23V: 480, l31V: 480 } },
 };
 const HAPPENINGS: readonly [string, EntrySubject['scope']][] = [
@@ -281,6 +284,18 @@ function randomHistory(next: () => number, length: number): History {
       contacts: false,
       inputs: (letter, gate, object) =>
         inputsOf(releases.find((r) => r.letter === letter)?.design ?? design, gate as GateId, object),
+      against: (letter, entry) => {
+        const by = releases.find((r) => r.letter === letter)?.design ?? design;
+        const planned = by.chain.devices[0]?.address;
+        const { address, gridCode, units } = entry.values as Readonly<Record<string, unknown>>;
+        const other =
+          entry.kind === 'addressed'
+            ? address !== planned
+            : entry.kind === 'set-up'
+              ? address !== planned || gridCode !== by.survey.gridCode
+              : entry.kind === 'bus-scan' && (units as readonly { address: number }[])[0]?.address !== planned;
+        return other ? 'fail' : undefined;
+      },
       midnights: midnights(all, nowMs),
       day: (at) => siteDay(at, ZONE),
     },

@@ -17,7 +17,7 @@ const PART: Readonly<Record<Scope, EntrySubject>> = {
 /** Values of kinds that measure nothing. */
 const SAID: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
   acceptance: { gate: 'I-ACIR', entryId: '01969a00-0000-7000-8000-000000000001' },
-  gate: { gate: 'I-ADDR', result: 'pass', evidence: 'address 3 set and read back' },
+  gate: { gate: 'S-DOC', result: 'pass', evidence: 'single-line, data sheets, grid code letter' },
   happening: { what: 'joint opened', seen: 'L2 found loose' },
   older: { kind: 'torque', said: '25 N·m on five joints' },
   'open-point': {

@@ -40,8 +40,8 @@ export interface Finding {
 }
 
 /** Under this share of good answers two may answer at once, and under this the line is weak (common practice). */
-const DUPLICATE_QUALITY = 0.9;
-const WEAK_QUALITY = 0.98;
+export const DUPLICATE_QUALITY = 0.9;
+export const WEAK_QUALITY = 0.98;
 
 function requireOnce(field: string, values: readonly (string | number | null)[]): void {
   const said = values.filter((v) => v !== null);

@@ -74,6 +74,9 @@ export function meterSheet({ chain, hops, lengthM, loads, budget }: ChainResult)
 /** A reading this near to what is expected is that one: leads, plugs and a warm cable, share and Ω (common practice). */
 const NEAR = 0.05;
 const LEADS_OHM = 0.5;
+/** Whether a reading is what was expected, both Ω. */
+export const nearOhm = (readOhm: number, expectedOhm: number): boolean =>
+  Math.abs(readOhm - expectedOhm) <= NEAR * expectedOhm + LEADS_OHM;
 
 /**
  * What an ohm reading at the first device says of a chain that was planned with a terminator at both ends and nowhere else: right, a terminator
@@ -82,7 +85,7 @@ const LEADS_OHM = 0.5;
 export function readingMeans({ terminatorOhm: r, loopOhmPerM, lengthM, rows }: MeterSheet, readOhm: number): string {
   const right = rows[0]?.bothOhm ?? null;
   const loop = loopOhmPerM * lengthM;
-  const near = (ohm: number) => Math.abs(readOhm - ohm) <= NEAR * ohm + LEADS_OHM;
+  const near = (ohm: number) => nearOhm(readOhm, ohm);
   const parallel = (...ohms: number[]) => 1 / ohms.reduce((sum, o) => sum + 1 / o, 0);
   const third = {
     most: Math.max(parallel(r, loop + r / 2), parallel(r / 2, loop + r)),

@@ -82,6 +82,6 @@ describe('a tick', () => {
     const astray = crew.add('gate', unit, { gate: 'S-DOC', result: 'fail', evidence: 'not my gate' });
     expect(note(crew, astray)).toBe('Gate S-DOC belongs to a site.');
     expect(look(crew).gate('S-DOC', 'site')?.state).toBe('passed');
-    expect(note(crew, crew.tick('I-ADDR', 'inv-9', 'pass'))).toBe('The newest release has no such inverter.');
+    expect(note(crew, crew.tick('I-COVER', 'inv-9', 'pass'))).toBe('The newest release has no such inverter.');
   });
 });

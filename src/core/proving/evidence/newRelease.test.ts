@@ -178,7 +178,7 @@ describe('a release that changes', () => {
     expect(e.gate('I-PE', 'inv-2')).toBeUndefined();
     expect(e.gate('I-PERMIT', 'inv-1')?.state).toBe('passed');
     const crew = new Crew(twoUnits, new Date(before.nowMs + 3_600_000).toISOString(), 'phone-9');
-    const gone = crew.tick('I-ADDR', 'inv-2', 'pass', { id: '01969a0f-0000-7000-8000-000000000009' });
+    const gone = crew.tick('I-COVER', 'inv-2', 'pass', { id: '01969a0f-0000-7000-8000-000000000009' });
     const releases = [A, { letter: 'B', atMs: before.nowMs + 60_000, design: one }];
     const later = evidence({ releases, entries: [...before.entries, gone] }, crew.nowMs + 60_000);
     expect(later.notes.get(gone.id)).toBe('The newest release has no such inverter.');

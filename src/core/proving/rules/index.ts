@@ -1,6 +1,11 @@
 import { rulesIn } from '../../kernel/rule';
 import type { InsulationReading } from '../insulation';
 import type { AcReading } from '../readings/acReading';
+import type { AddressReading } from '../readings/addressReading';
+import type { BusReading } from '../readings/busReading';
+import type { ContactReading } from '../readings/contactReading';
+import type { SetUpReading } from '../readings/setUpReading';
+import type { SaidBy } from '../saidBy';
 import type { StringReading } from '../readings/stringReading';
 import type { JointReading } from '../readings/torqueReading';
 import type { SupplyReading } from '../readings/supplyReading';
@@ -44,4 +49,10 @@ export const PROVING_RULES = {
   mounted: rulesIn<MountedReading>(import.meta.glob(['./mounted/*.ts', '!**/*.test.ts'], { eager: true })),
   lift: rulesIn<LiftReading>(import.meta.glob(['./lift/*.ts', '!**/*.test.ts'], { eager: true })),
   light: rulesIn<LightReading>(import.meta.glob(['./light/*.ts', '!**/*.test.ts'], { eager: true })),
+  address: rulesIn<AddressReading>(import.meta.glob(['./address/*.ts', '!**/*.test.ts'], { eager: true })),
+  bus: rulesIn<BusReading>(import.meta.glob(['./bus/*.ts', '!**/*.test.ts'], { eager: true })),
+  setUp: rulesIn<SetUpReading>(import.meta.glob(['./setUp/*.ts', '!**/*.test.ts'], { eager: true })),
+  setUpBus: rulesIn<SetUpReading>(import.meta.glob(['./setUpBus/*.ts', '!**/*.test.ts'], { eager: true })),
+  contacts: rulesIn<ContactReading>(import.meta.glob(['./contacts/*.ts', '!**/*.test.ts'], { eager: true })),
+  real: rulesIn<{ readonly from: SaidBy }>(import.meta.glob(['./real/*.ts', '!**/*.test.ts'], { eager: true })),
 };

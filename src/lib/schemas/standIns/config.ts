@@ -34,6 +34,10 @@ export const busConfigSchema = z.object({
     .min(1)
     .max(247),
   meter: z.boolean(),
+  /** Serials by place; null and past the end: the fleet's own. */
+  serials: z.array(z.string().min(1).max(16).nullable()).max(247).optional(),
+  /** Between a unit and the board by place, Ω; null and past the end: that of the fleet. */
+  runOhms: z.array(z.number().min(0).max(5).nullable()).max(247).optional(),
   bitRate: z.literal([9600, 19_200, 38_400, 57_600, 115_200]),
   faults: z.array(faultSchema).max(40).default([]),
 });
@@ -66,7 +70,16 @@ export type FleetConfig = z.infer<typeof fleetConfigSchema>;
 /** Ten inverters and a meter on one bus. */
 export const DEFAULT_FLEET: FleetConfig = {
   seed: 1,
-  buses: [{ addresses: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 100], meter: true, bitRate: 9600, faults: [] }],
+  buses: [
+    {
+      addresses: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 100],
+      meter: true,
+      serials: [],
+      runOhms: [],
+      bitRate: 9600,
+      faults: [],
+    },
+  ],
   hour: 11,
   gridLineV: 400,
   frequencyHz: 50,

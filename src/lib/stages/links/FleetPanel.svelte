@@ -2,14 +2,14 @@
   import { Button, Label, Select } from 'flowbite-svelte';
   import { onMount } from 'svelte';
   import { fixed } from '$core/kernel/quantity';
-  import type { Chain } from '$core/links/part';
+  import type { SiteDesign } from '$core/design';
   import { ApiProblem, post, read } from '$lib/client/api';
   import type { FleetOrder, FleetView } from '$lib/schemas/standIns/steering';
   import StandInBadge from './StandInBadge.svelte';
   import type { UnitFault } from './fleetFaults';
   import { UNIT_FAULTS, faultOf, faultWords, fleetLike } from './fleetFaults';
 
-  let { chain }: { chain: Chain } = $props();
+  let { design }: { design: SiteDesign } = $props();
   let view = $state.raw<FleetView | null>(null);
   let failure = $state('');
   let kind = $state<UnitFault>('duplicate address');
@@ -49,7 +49,7 @@
       <Button
         size="xs"
         color="alternative"
-        onclick={() => order({ do: 'set up', config: fleetLike(chain, view?.config) })}>Set it up like the plan</Button
+        onclick={() => order({ do: 'set up', config: fleetLike(design, view?.config) })}>Set it up like the plan</Button
       >
       <div>
         <Label for="fleet-fault" class="text-sm font-normal text-dim">Fault</Label>

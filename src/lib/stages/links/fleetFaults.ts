@@ -1,4 +1,5 @@
-import type { Chain } from '$core/links/part';
+import { runResults } from '$core/ac/results';
+import type { SiteDesign } from '$core/design';
 import type { Fault, FleetConfig } from '$lib/schemas/standIns/config';
 import { DEFAULT_FLEET } from '$lib/schemas/standIns/config';
 
@@ -17,6 +18,11 @@ export const UNIT_FAULTS = (
     'DC below start',
     'isolation low',
     'grid high',
+    'fan warning',
+    'clock wrong',
+    'reversed CT',
+    'swapped CT',
+    'wrong CT ratio',
   ] as const
 ).map((kind) => ({ value: kind, name: kind }));
 export type UnitFault = (typeof UNIT_FAULTS)[number]['value'];
@@ -25,6 +31,8 @@ const SLOW_S = 2;
 const NOISE = 0.3;
 const LOW_KOHM = 20;
 const HIGH_V = 445;
+const CLOCK_OFF_S = 5400;
+const RATIO = 2;
 
 /** The fault with what it needs besides its unit; a duplicate takes the address of this unit for the next one. */
 export function faultOf(kind: UnitFault, unit: number, units: number): Fault {
@@ -39,6 +47,14 @@ export function faultOf(kind: UnitFault, unit: number, units: number): Fault {
       return { kind, end: 'far' };
     case 'isolation low':
       return { kind, unit, kohm: LOW_KOHM };
+    case 'clock wrong':
+      return { kind, unit, offsetS: CLOCK_OFF_S };
+    case 'reversed CT':
+      return { kind, channel: 1 };
+    case 'swapped CT':
+      return { kind, channel: 1, other: 2 };
+    case 'wrong CT ratio':
+      return { kind, factor: RATIO };
     case 'grid high':
       return { kind, lineV: HIGH_V };
     default:
@@ -53,17 +69,22 @@ export function faultWords(f: Fault): string {
 
 const RATES: readonly number[] = [9600, 19_200, 38_400, 57_600, 115_200];
 
-/** A fleet with the units of a chain at their addresses, one bus; a meter where the chain ends in one. */
-export function fleetLike(chain: Chain, was: FleetConfig = DEFAULT_FLEET): FleetConfig {
+/** A fleet with the units of a design at their addresses, one bus: their serials where the plan knows them, a meter where the chain ends in one, the supply of the site and the resistance of every AC run. */
+export function fleetLike(design: SiteDesign, was: FleetConfig = DEFAULT_FLEET): FleetConfig {
+  const { chain, survey } = design;
   const units = chain.devices.filter((d) => d.kind !== 'logger' && d.address !== null);
-  const addresses = units.map((d) => d.address as number);
   const bitRate = RATES.includes(chain.bitRate ?? 0) ? (chain.bitRate as 9600) : 9600;
+  const runs = new Map(runResults(design).map((r) => [r.run.inverterId, r.impedance.value]));
   return {
     ...was,
+    gridLineV: survey.lineV ?? was.gridLineV,
+    frequencyHz: survey.frequencyHz ?? was.frequencyHz,
     buses: [
       {
-        addresses: addresses.length ? addresses : [1],
+        addresses: units.length ? units.map((d) => d.address as number) : [1],
         meter: units.at(-1)?.kind === 'meter',
+        serials: units.map((d) => d.serial),
+        runOhms: units.map((d) => runs.get(d.inverterId ?? '')?.ohm ?? null),
         bitRate,
         faults: [],
       },

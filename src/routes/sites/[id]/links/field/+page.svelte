@@ -16,7 +16,7 @@
   {#snippet main()}
     <LinksNav siteId={site.siteId} />
     <ScanPanel />
-    <FleetPanel chain={site.design.chain} />
+    <FleetPanel design={site.design} />
   {/snippet}
   {#snippet side()}<MarginLedger {checks} title="Margins: addresses" />{/snippet}
 </Stage>

@@ -1,0 +1,107 @@
+import { z } from 'zod';
+import { ask } from '../../kernel/rule';
+import { enumOf, quantity } from '../../kernel/schema';
+import { lineOf } from '../../site/line';
+import { measured, notThere, onUnit } from '../judging';
+import { kind } from '../kind';
+import { CONTACTS } from '../readings/contactReading';
+import { PROVING_RULES as RULES } from '../rules';
+
+const LOGICS = ['normally closed', 'normally open'] as const;
+const seconds = quantity(0, 3600, 's', 'From the far end to the action');
+const mostS = quantity(0.1, 3600, 's', 'Time allowed by operator or sheet');
+const values = z.object({
+  contacts: z
+    .array(
+      z.object({
+        contact: enumOf(CONTACTS),
+        logic: enumOf(LOGICS),
+        supervised: z.boolean(),
+        acted: z.boolean(),
+        seconds,
+        mostS,
+      }),
+    )
+    .min(1, 'Work one contact at least.')
+    .max(CONTACTS.length)
+    .refine((c) => new Set(c.map((x) => x.contact)).size === c.length, 'Every contact stands once.'),
+});
+
+const key = (i: number, field: string) => `${field}${i}`;
+
+/** Dry contacts of a unit, each worked from its far end with the action seen. */
+export const CONTACTS_WORKED = kind({
+  kind: 'contacts',
+  title: 'Dry contacts worked',
+  scopes: ['inverter'],
+  values,
+  instrument: ['stopwatch'],
+  measured: (v) => v.contacts.map((c, i) => ({ of: 'time', value: c.seconds, path: `contacts.${i}.seconds` })),
+  gates: ['I-DRY'],
+  correctable: true,
+  judge({ design, subject, entry, values: v, day }) {
+    const on = lineOf(design).unit(subject.id);
+    if (!on) return notThere(['I-DRY']);
+    const where = onUnit(on, 'inverter', 'dry contacts');
+    return measured(
+      entry,
+      day,
+      ['I-DRY'],
+      where,
+      v.contacts.flatMap((c) => ask(RULES.contacts, c, where)),
+    );
+  },
+  form: () => ({
+    schema: z.object(
+      Object.fromEntries(
+        CONTACTS.flatMap((name, i) => [
+          [key(i, 'fitted'), z.boolean().meta({ description: `${name} is wired` })],
+          [key(i, 'logic'), enumOf(LOGICS).meta({ description: `Rest of the contact, ${name}` })],
+          [key(i, 'supervised'), z.boolean().meta({ description: `Its wire is watched, ${name}` })],
+          [key(i, 'acted'), z.boolean().meta({ description: `Action seen at the unit, ${name}` })],
+          [key(i, 'seconds'), seconds.nullable().meta({ unit: 's', description: `To the action, ${name}` })],
+          [key(i, 'mostS'), mostS.nullable().meta({ unit: 's', description: `Time allowed, ${name}` })],
+        ]),
+      ),
+    ),
+    blank: Object.fromEntries(
+      CONTACTS.flatMap((name, i) => [
+        [key(i, 'fitted'), false],
+        [key(i, 'logic'), name === 'stop' ? 'normally closed' : 'normally open'],
+        [key(i, 'supervised'), false],
+        [key(i, 'acted'), false],
+        [key(i, 'seconds'), null],
+        [key(i, 'mostS'), null],
+      ]),
+    ),
+    groups: CONTACTS.map((name, i) => ({
+      title: name,
+      paths: ['fitted', 'logic', 'supervised', 'acted', 'seconds', 'mostS'].map((f) => key(i, f)),
+    })),
+    toValues: (typed) => ({
+      contacts: CONTACTS.flatMap((contact, i) =>
+        typed[key(i, 'fitted')]
+          ? [
+              {
+                contact,
+                ...Object.fromEntries(
+                  ['logic', 'supervised', 'acted', 'seconds', 'mostS'].map((f) => [f, typed[key(i, f)]]),
+                ),
+              },
+            ]
+          : [],
+      ),
+    }),
+    caution: 'A stop takes the power away, not the voltage: strings and the AC line side stay live.',
+  }),
+  line: (v) => v.contacts.map((c) => `${c.contact} ${c.acted ? `after ${c.seconds} s` : 'did not act'}`).join('; '),
+  printed: {
+    title: 'Dry contacts worked',
+    columns: [{ title: 'Each from its far end', share: 4 }],
+    row: (v) => [
+      v.contacts
+        .map((c) => `${c.contact} (${c.logic}): ${c.acted ? `${c.seconds} of ${c.mostS} s` : 'did not act'}`)
+        .join('; '),
+    ],
+  },
+});

@@ -1,0 +1,160 @@
+import { describe, expect, it } from 'vitest';
+import { Crew, healthy } from '../../testing/crew';
+import { twoUnits } from '../../testing/handedOver';
+import type { EntrySubject } from '../entry';
+import { evidence } from '../evidence';
+import { KINDS, kindNamed } from '../kinds';
+import { isClosed } from '../gates/machine';
+import type { GateId } from '../gates/machine';
+
+const A = { letter: 'A', atMs: 0, design: twoUnits };
+const UNIT: EntrySubject = { scope: 'inverter', id: 'inv-1' };
+const SITE: EntrySubject = { scope: 'site', id: 'site' };
+const look = (crew: Crew, design = twoUnits) =>
+  evidence({ releases: [{ ...A, design }], entries: crew.entries }, crew.nowMs + 1000);
+/** Checks of one kind at a part: those that do not hold, by id. */
+const said = (kind: string, subject: EntrySubject, over: object, design = twoUnits) => {
+  const crew = new Crew(design);
+  const entry = crew.add(kind, subject, { ...healthy(kind, twoUnits, subject), ...over });
+  const { checks, says } = look(crew, design).judgement(entry);
+  return [says[0]?.result, ...checks.filter((c) => c.verdict !== 'holds').map((c) => `${c.id} ${c.verdict}`)];
+};
+const chainWith = (over: object, at = 0) => ({
+  ...twoUnits,
+  chain: {
+    ...twoUnits.chain,
+    devices: twoUnits.chain.devices.map((d, i) => (i === at ? { ...d, ...over } : d)),
+  },
+});
+
+describe('what a stand-in says', () => {
+  const bySource = KINDS.filter((k) => 'from' in k.values.shape);
+  it('comes in three kinds of record', () =>
+    expect(bySource.map((k) => k.kind)).toEqual(['addressed', 'bus-scan', 'set-up']));
+  it.each(bySource)('$kind: closes no gate and withdraws what was proved', (k) => {
+    const gate = k.gates[0] as GateId;
+    const object = k.scopes[0] === 'site' ? 'site' : 'inv-1';
+    const crew = new Crew(twoUnits);
+    crew.site();
+    for (const { id } of twoUnits.inverters) {
+      crew.unit(id);
+      for (const g of ['I-RCD', 'I-PERMIT'] as const) crew.prove(g, id);
+      crew.switch(id);
+    }
+    if (gate === 'S-BUS') crew.prove(gate, object);
+    expect(look(crew).gate(gate, object)?.state).toBe('passed');
+    crew.prove(gate, object, { values: { from: 'stand-in' } });
+    const state = look(crew).gate(gate, object)?.state;
+    expect(state && isClosed(state), state).toBe(false);
+  });
+  it('that is wrong is wrong all the same', () =>
+    expect(said('addressed', UNIT, { from: 'stand-in', address: 9 })).toEqual([
+      'fail',
+      'proving.real-device unknown',
+      'proving.address-planned stop',
+    ]));
+});
+
+describe('a bus that was scanned', () => {
+  const scan = (over: object, design = twoUnits) => said('bus-scan', SITE, over, design);
+  const units = (
+    healthy('bus-scan', twoUnits, SITE) as { units: { address: number; serials: string[]; good: number }[] }
+  ).units;
+  const [one, two] = units as [(typeof units)[number], (typeof units)[number]];
+  it('is held against the plan by serial', () => {
+    expect(scan({})).toEqual(['pass']);
+    const crossed = [
+      { ...one, serials: two.serials },
+      { ...two, serials: one.serials },
+    ];
+    expect(scan({ units: crossed })).toEqual(['fail', 'proving.bus-every-once stop']);
+    expect(scan({ units: [...units, { address: 9, serials: ['X-1'], good: 100 }] })).toEqual([
+      'fail',
+      'proving.bus-every-once stop',
+    ]);
+    // One that came back a few times and another that nobody heard.
+    expect(scan({ units: [one, { ...two, good: 95 }] })).toEqual(['caution', 'proving.bus-losses tight']);
+    expect(scan({ units: [one] })).toEqual(['fail', 'proving.bus-every-once stop', 'proving.bus-losses stop']);
+  });
+  it('proves nothing where the plan does not know a serial, an address, the pair', () => {
+    const open = (design: typeof twoUnits) => scan({}, design).slice(0, 2);
+    expect(open(chainWith({ serial: null }))).toEqual([null, 'proving.bus-every-once unknown']);
+    expect(open(chainWith({ address: null }, 1))[1]).toBe('proving.bus-every-once unknown');
+    const line = { ...twoUnits.chain.line, areaMm2: null };
+    expect(open({ ...twoUnits, chain: { ...twoUnits.chain, line } })).toEqual([null, 'proving.bus-pair-ohm unknown']);
+    const bare = twoUnits.chain.devices.map((d) => ({ ...d, terminated: false }));
+    expect(open({ ...twoUnits, chain: { ...twoUnits.chain, devices: bare } })).toEqual([
+      null,
+      'proving.bus-pair-ohm unknown',
+    ]);
+  });
+  it('has no more answers than questions, and every address once', () => {
+    const { values } = kindNamed('bus-scan');
+    const good = healthy('bus-scan', twoUnits, SITE);
+    expect(values.safeParse(good).success).toBe(true);
+    expect(values.safeParse({ ...good, polls: 99 }).error?.issues[0]?.message).toMatch(/No more come back/);
+    expect(values.safeParse({ ...good, units: [one, one] }).error?.issues[0]?.message).toMatch(/stands once/);
+  });
+  it('typed by hand becomes the same record', () => {
+    const form = kindNamed('bus-scan').form?.(twoUnits, SITE);
+    const typed = { ...form?.blank, pairOhm: 61, groundV: 0.2, serial0: 'SN-inv-1', good0: 100, serial1: '', good1: 0 };
+    expect(form?.toValues?.(typed)).toEqual({
+      from: 'over the bus',
+      bitRate: 9600,
+      polls: 100,
+      pairOhm: 61,
+      groundV: 0.2,
+      units: [
+        { address: 1, serials: ['SN-inv-1'], good: 100 },
+        { address: 2, serials: [], good: 0 },
+      ],
+    });
+  });
+});
+
+describe('a unit that is set up', () => {
+  it('is held against survey, chain and sheet', () => {
+    expect(said('set-up', UNIT, {})).toEqual(['pass']);
+    expect(said('set-up', UNIT, { address: null })).toEqual([null, 'proving.set-up-bus unknown']);
+    // Without a bus nobody asks for an address.
+    const alone = { ...twoUnits, chain: { ...twoUnits.chain, devices: [] } };
+    expect(said('set-up', UNIT, { address: null, bitRate: null }, alone)).toEqual(['pass']);
+    expect(said('set-up', UNIT, { nominalV: 480, passwordChanged: false })).toEqual([
+      'fail',
+      'proving.set-up-nominal stop',
+      'proving.set-up-password stop',
+    ]);
+  });
+  it.each(['password: 1234', 'PIN=0000', 'the code is 77', 'passcode: x', 'pwd = y'])(
+    'keeps no secret on record: %s',
+    (secret) => {
+      const { values } = kindNamed('set-up');
+      const good = healthy('set-up', twoUnits, UNIT);
+      expect(values.safeParse({ ...good, remoteOwner: secret }).error?.issues[0]?.message).toMatch(/No password here/);
+      expect(values.safeParse({ ...good, firmware: 'grid code V2, code-base 4.1' }).success).toBe(true);
+    },
+  );
+});
+
+describe('contacts that were worked', () => {
+  const one = { contact: 'stop', logic: 'normally closed', supervised: false, acted: true, seconds: 1, mostS: 5 };
+  it('pass where each acts in time, and a stop is not lost by a broken wire', () => {
+    expect(said('contacts', UNIT, { contacts: [one] })).toEqual(['pass']);
+    expect(said('contacts', UNIT, { contacts: [{ ...one, logic: 'normally open' }] })).toEqual([
+      'fail',
+      'proving.stop-circuit stop',
+    ]);
+    expect(said('contacts', UNIT, { contacts: [one, { ...one, contact: 'ripple control', acted: false }] })).toEqual([
+      'fail',
+      'proving.contact-acted stop',
+    ]);
+  });
+  it('are those that are wired, each once', () => {
+    const form = kindNamed('contacts').form?.(twoUnits, UNIT);
+    const typed = { ...form?.blank, fitted0: true, acted0: true, seconds0: 1, mostS0: 5 };
+    expect(form?.toValues?.(typed)).toEqual({ contacts: [one] });
+    const { values } = kindNamed('contacts');
+    expect(values.safeParse({ contacts: [] }).error?.issues[0]?.message).toMatch(/one contact at least/);
+    expect(values.safeParse({ contacts: [one, one] }).error?.issues[0]?.message).toMatch(/stands once/);
+  });
+});

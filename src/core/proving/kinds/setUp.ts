@@ -1,0 +1,132 @@
+import { z } from 'zod';
+import { ask } from '../../kernel/rule';
+import { enumOf, quantity } from '../../kernel/schema';
+import { FIRST_ADDRESS, LAST_ADDRESS } from '../../links/addresses';
+import { BIT_RATES } from '../../links/bitRates';
+import { GRID_CODES } from '../../site/gridCodes';
+import { lineOf } from '../../site/line';
+import { ROLES } from '../entry';
+import { measured, notThere, onUnit } from '../judging';
+import { kind } from '../kind';
+import { PROVING_RULES as RULES } from '../rules';
+import { SAID_BY, SEEN_BY } from '../saidBy';
+
+/** A word for a secret with something after it: no password comes onto the record. */
+const SECRET = /\b(pass(word|code)?|pwd|pin|code)\b\s*(=|:|is)\s*\S/i;
+const text = (description: string) =>
+  z
+    .string()
+    .trim()
+    .min(1, 'Write what the unit shows.')
+    .max(120)
+    .refine((t) => !SECRET.test(t), 'No password here: only that it was changed, and who holds it.')
+    .meta({ description });
+
+const values = z.object({
+  from: enumOf(SAID_BY).meta({ description: 'Read' }),
+  gridCode: text('Grid code that the unit shows'),
+  nominalV: quantity(50, 1000, 'V', 'Nominal line voltage it goes by'),
+  nominalHz: quantity(45, 65, 'Hz', 'Nominal frequency it goes by'),
+  clockAheadS: quantity(-1e9, 1e9, 's', 'Its clock ahead of the phone'),
+  zoneSet: z.boolean().meta({ description: 'Its time zone is set' }),
+  address: z
+    .number()
+    .int()
+    .min(FIRST_ADDRESS)
+    .max(LAST_ADDRESS)
+    .nullable()
+    .meta({ description: 'Bus address it shows, empty without a bus' }),
+  bitRate: z
+    .union(BIT_RATES.map((r) => z.literal(r)))
+    .nullable()
+    .meta({ unit: 'bit/s', description: 'Bit rate it shows, empty without a bus' }),
+  exportLimitKw: quantity(0, 1e6, 'kW', 'Export limit that is set, empty for none').nullable(),
+  permitKw: quantity(0, 1e6, 'kW', 'Limit of the operator’s letter, empty for none').nullable(),
+  insulationKohm: quantity(0, 1e6, 'kΩ', 'Insulation it asks before the start'),
+  voltWatt: z.boolean().meta({ description: 'Volt-watt is on' }),
+  reactive: text('Power factor or reactive power mode'),
+  firmware: text('Firmware'),
+  passwordChanged: z.boolean().meta({ description: 'The shipped password is changed' }),
+  passwordHeldBy: enumOf(ROLES).meta({ description: 'Who holds it' }),
+  remoteOwner: text('Who owns the remote access'),
+});
+
+/** A unit as it is set up, read back from it. Only that the password was changed is written, never which it is. */
+export const SET_UP = kind({
+  kind: 'set-up',
+  title: 'Set-up sheet',
+  scopes: ['inverter'],
+  values,
+  instrument: null,
+  gates: ['I-SETUP'],
+  correctable: true,
+  judge({ design, subject, entry, values: v, day }) {
+    const on = lineOf(design).unit(subject.id);
+    if (!on) return notThere(['I-SETUP']);
+    const where = onUnit(on, 'inverter', 'set-up');
+    const { chain, survey } = design;
+    const device = chain.devices.find((d) => d.inverterId === subject.id);
+    const reading = {
+      ...v,
+      site: {
+        gridCode: survey.gridCode,
+        lineV: survey.lineV,
+        frequencyHz: survey.frequencyHz,
+        address: device?.address ?? null,
+        bitRate: chain.bitRate,
+        dcMaxV: on.type.dcMaxV,
+      },
+    };
+    return measured(entry, day, ['I-SETUP'], where, [
+      ...ask(RULES.real, reading, where),
+      ...ask(RULES.setUp, reading, where),
+      ...(chain.devices.length ? ask(RULES.setUpBus, reading, where) : []),
+    ]);
+  },
+  form: () => ({
+    schema: values.extend({
+      from: enumOf(SEEN_BY).meta({ description: 'Read' }),
+      gridCode: enumOf(GRID_CODES.map((c) => c.family)).meta({ description: 'Grid code that the unit shows' }),
+    }),
+    blank: {
+      ...Object.fromEntries(Object.keys(values.shape).map((k) => [k, null])),
+      from: 'at the unit',
+      gridCode: '',
+      zoneSet: false,
+      voltWatt: false,
+      reactive: '',
+      firmware: '',
+      passwordChanged: false,
+      passwordHeldBy: '',
+      remoteOwner: '',
+    },
+    groups: [
+      {
+        title: 'Grid',
+        paths: ['gridCode', 'nominalV', 'nominalHz', 'exportLimitKw', 'permitKw', 'reactive', 'voltWatt'],
+      },
+      { title: 'Unit', paths: ['insulationKohm', 'firmware', 'clockAheadS', 'zoneSet', 'address', 'bitRate'] },
+      { title: 'Access', paths: ['passwordChanged', 'passwordHeldBy', 'remoteOwner', 'from'] },
+    ],
+    caution: 'Read every value back from the unit. Write no password: only that it was changed, and who holds it.',
+  }),
+  line: (v) =>
+    `${v.gridCode}, ${v.nominalV} V, clock ${v.clockAheadS} s ahead, ${v.passwordChanged ? 'password changed' : 'password as shipped'}, ${v.from}`,
+  printed: {
+    title: 'Set-up sheets',
+    columns: [
+      { title: 'Grid code', share: 1.6 },
+      { title: 'Insulation', share: 0.8, right: true },
+      { title: 'Export', share: 0.8, right: true },
+      { title: 'Firmware', share: 0.9 },
+      { title: 'Password', share: 1.2 },
+    ],
+    row: (v) => [
+      v.gridCode,
+      `${v.insulationKohm} kΩ`,
+      v.exportLimitKw === null ? 'no limit' : `${v.exportLimitKw} kW`,
+      v.firmware,
+      v.passwordChanged ? `changed, ${v.passwordHeldBy} holds it` : 'as shipped',
+    ],
+  },
+});

@@ -1,0 +1,15 @@
+/** Contacts of a unit that outside devices work. */
+export const CONTACTS = ['stop', 'ripple control', 'generator start', 'demand mode'] as const;
+export type ContactName = (typeof CONTACTS)[number];
+
+/** A contact as it was worked from its far end. */
+export interface ContactReading {
+  readonly contact: ContactName;
+  readonly logic: 'normally closed' | 'normally open';
+  /** The wire is watched: a break or a short is told. */
+  readonly supervised: boolean;
+  /** The unit did what the contact asks for, and took it back after. */
+  readonly acted: boolean;
+  readonly seconds: number;
+  readonly mostS: number;
+}

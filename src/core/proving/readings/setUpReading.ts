@@ -1,0 +1,28 @@
+import type { SaidBy } from '../saidBy';
+
+/** A unit as it is set up, beside what survey, chain and sheet ask of it. */
+export interface SetUpReading {
+  readonly from: SaidBy;
+  readonly gridCode: string;
+  readonly nominalV: number;
+  readonly nominalHz: number;
+  /** Clock of the unit ahead of the phone, s. */
+  readonly clockAheadS: number;
+  readonly zoneSet: boolean;
+  readonly address: number | null;
+  readonly bitRate: number | null;
+  readonly exportLimitKw: number | null;
+  /** Limit of the operator's letter; null: it sets none. */
+  readonly permitKw: number | null;
+  readonly insulationKohm: number;
+  readonly passwordChanged: boolean;
+  readonly site: {
+    readonly gridCode: string | null;
+    readonly lineV: number | null;
+    readonly frequencyHz: number | null;
+    readonly address: number | null;
+    readonly bitRate: number | null;
+    /** Largest DC voltage of the unit, V. */
+    readonly dcMaxV: number;
+  };
+}

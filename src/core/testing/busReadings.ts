@@ -1,0 +1,76 @@
+import { known } from '../kernel/answer';
+import type { Finding } from '../links/field/compare';
+import type { BusReading } from '../proving/readings/busReading';
+import type { ContactReading } from '../proving/readings/contactReading';
+import type { SetUpReading } from '../proving/readings/setUpReading';
+
+/** What is found at an address where the unit of the plan answers. */
+export const findingAt = (address: number, over: Partial<Finding> = {}): Finding => ({
+  address,
+  label: `INV-0${address}`,
+  kind: 'right',
+  serials: [`SN-${address}`],
+  belongsAt: null,
+  ...over,
+});
+
+/** A bus on which everything is as planned, with what a test wants otherwise. */
+export const busReading = (over: Partial<BusReading> = {}): BusReading => ({
+  from: 'over the bus',
+  polls: 100,
+  bitRate: 9600,
+  plannedBitRate: 9600,
+  unaddressed: [],
+  findings: [findingAt(1), findingAt(2)],
+  shares: [
+    { label: 'INV-01', share: 1 },
+    { label: 'INV-02', share: 0.99 },
+  ],
+  pairOhm: 64,
+  expectedOhm: known(64),
+  means: 'As planned: 64.0 Ω.',
+  groundV: 0.3,
+  ...over,
+});
+
+/** A unit that is set up as it should be. */
+export const setUpReading = (
+  over: Partial<Omit<SetUpReading, 'site'>> & { readonly site?: Partial<SetUpReading['site']> } = {},
+): SetUpReading => {
+  const { site, ...typed } = over;
+  return {
+    from: 'at the unit',
+    gridCode: 'VDE-AR-N 4105',
+    nominalV: 400,
+    nominalHz: 50,
+    clockAheadS: 2,
+    zoneSet: true,
+    address: 3,
+    bitRate: 9600,
+    exportLimitKw: null,
+    permitKw: null,
+    insulationKohm: 40,
+    passwordChanged: true,
+    site: {
+      gridCode: 'VDE-AR-N 4105',
+      lineV: 400,
+      frequencyHz: 50,
+      address: 3,
+      bitRate: 9600,
+      dcMaxV: 1100,
+      ...site,
+    },
+    ...typed,
+  };
+};
+
+/** A contact that works. */
+export const contactReading = (over: Partial<ContactReading> = {}): ContactReading => ({
+  contact: 'ripple control',
+  logic: 'normally open',
+  supervised: false,
+  acted: true,
+  seconds: 4,
+  mostS: 5,
+  ...over,
+});
