@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demoSite, open, saved } from './helpers';
+import { demoSite, fill, open, saved, signOn } from './helpers';
 
 test('the pair is planned, broken on the scope, and the meter sheet says what a reading means', async ({
   page,
@@ -139,4 +139,71 @@ test('the sheet of the chain stands on a page and comes as a PDF', async ({ page
   const pdf = await request.get(`/sites/${site}/links/sheet.pdf`);
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
   expect((await request.get('/sites/01969a00-0000-7000-8000-00000000dead/links/sheet.pdf')).status()).toBe(404);
+});
+
+test('units out of the box are given their addresses one by one, on record as what stand-ins said', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/links/walk`);
+  await signOn(page);
+  const walk = page.getByRole('region', { name: 'Addressing walk' });
+  const fleet = page.getByRole('region', { name: 'Simulated fleet' });
+  const who = walk.getByRole('button', { name: 'Who is there?' });
+  await expect(walk).toContainText('Stand-in, no real device');
+  await fleet.getByRole('button', { name: 'As out of the box' }).click();
+  await expect(fleet).toContainText('9 units');
+  // All at 1: nobody's serial comes through, and nothing is written.
+  await who.click();
+  await expect(walk.getByRole('alert')).toContainText('two may answer at once');
+  await expect(walk.getByRole('button', { name: 'Write address 2' })).toBeDisabled();
+  await walk.getByRole('button', { name: 'Power for INV-02 alone' }).click();
+  await expect(fleet).toContainText('Only the unit at place 2 has power');
+  await who.click();
+  await expect(walk).toContainText('answers at 1: inverter');
+  await walk.getByRole('button', { name: 'Write address 2' }).click();
+  await expect(walk).toContainText('read back at 2 · nobody at 1 any more');
+  await expect(page.getByText('On record: unknown')).toBeVisible();
+  await walk.getByRole('button', { name: 'Set clock and grid code' }).click();
+  await expect(walk).toContainText('grid code 1 written · read back');
+  await walk.getByRole('button', { name: 'Next unit' }).click();
+
+  // The wrong one has power: its serial says so, and where it belongs.
+  await expect(walk).toContainText('INV-03 → 3');
+  await walk.getByRole('button', { name: /^INV-04 → 4/ }).click();
+  await walk.getByRole('button', { name: 'Power for INV-04 alone' }).click();
+  await walk.getByRole('button', { name: /^INV-03 → 3/ }).click();
+  await who.click();
+  await expect(walk.getByRole('alert')).toContainText('This is not INV-03: its serial is planned for INV-04');
+  await expect(walk.getByRole('button', { name: 'Write address 3' })).toBeDisabled();
+  await walk.getByRole('button', { name: 'Go to INV-04' }).click();
+  await who.click();
+  await expect(walk).toContainText('answers at 1: inverter');
+  // The line goes in the middle: said, nothing on record, and the same press does it when it is back.
+  await fleet.getByRole('button', { name: 'Gateway away for 10 s' }).click();
+  await walk.getByRole('button', { name: 'Write address 4' }).click();
+  await expect(walk.getByRole('alert')).toContainText(/Nobody answers on port \d+|is gone/);
+  await expect(walk).toContainText('1 of 9 have their address');
+  await expect(async () => {
+    await walk.getByRole('button', { name: 'Write address 4' }).click();
+    await expect(walk).toContainText('read back at 4', { timeout: 3000 });
+  }).toPass({ timeout: 60_000 });
+
+  // Taken up again behind what is on record; and no gate was closed or opened by any of it.
+  await open(page, `/sites/${site}/links/walk`);
+  await expect(walk).toContainText('2 of 9 have their address');
+  await expect(walk.getByRole('button', { name: /^INV-03 → 3/ })).toHaveAttribute('aria-current', 'step');
+  await open(page, `/sites/${site}/energise`);
+  await expect(page.getByRole('button', { name: /Bus address.*passed/ })).toBeVisible();
+
+  await open(page, `/sites/${site}/links/field`);
+  await fleet.getByRole('button', { name: 'Set it up like the plan' }).click();
+  const scan = page.getByRole('region', { name: 'Scan: plan against found' });
+  await scan.getByRole('button', { name: 'Scan the bus' }).click();
+  await expect(scan).toContainText('healthy', { timeout: 30_000 });
+  await scan.getByText('Put this scan on the record').click();
+  await fill(scan, { 'Across the pair at the first device': '62', 'Largest D0 to local earth': '0.2' });
+  await scan.getByRole('button', { name: 'Record the scan' }).click();
+  await expect(page.getByText('On record: unknown')).toBeVisible();
 });

@@ -36,6 +36,8 @@ export class Bus {
   readonly #random: () => number;
   #losses: readonly number[] = [];
   #faults: readonly Fault[] = [];
+  /** Place of the one unit that has power; null: all have. */
+  only: number | null = null;
 
   constructor(
     readonly units: readonly Unit[],
@@ -93,6 +95,7 @@ export class Bus {
 
   /** Whether a unit, by its place from 1, is heard at all. */
   #reached(place: number): boolean {
+    if (this.only !== null && this.only !== place) return false;
     return this.#faults.every((f) => {
       if (f.kind === 'swapped pair' || f.kind === 'dead unit') return f.unit !== place;
       if (f.kind === 'crossed hop' || f.kind === 'broken hop') return place <= f.unit;

@@ -24,6 +24,7 @@ function viewOf(fleet: Fleet, firstPort: number): FleetView {
       tcpPort: portsOf(firstPort, i).tcp,
       rtuPort: portsOf(firstPort, i).rtu,
       faults: [...bus.faults],
+      only: bus.only,
       units: bus.units.map((u) => ({
         address: u.address,
         serial: u.plate.serial,
@@ -62,6 +63,7 @@ export async function runFleet(config: FleetConfig, firstPort: number) {
 
   async function obey(order: FleetOrder): Promise<boolean> {
     if (order.do === 'faults') return fleet.setFaults(order.bus, order.faults);
+    if (order.do === 'power') return fleet.power(order.bus, order.only);
     if (order.do === 'restart gateway') {
       gateways[order.bus]?.restart(order.seconds);
       return gateways[order.bus] !== undefined;

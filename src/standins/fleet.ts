@@ -63,6 +63,12 @@ export class Fleet {
     const g = irradianceWm2(this.hour);
     for (const bus of this.buses) bus.tick(g);
   }
+  /** Takes the power of all units of a bus but one, or gives it back to all. */
+  power(bus: number, only: number | null): boolean {
+    const at = this.buses[bus];
+    if (at) at.only = only;
+    return at !== undefined;
+  }
   setFaults(bus: number, faults: readonly Fault[]): boolean {
     const at = this.buses[bus];
     if (at) at.faults = faults;

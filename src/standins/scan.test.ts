@@ -11,7 +11,9 @@ import { runFleet } from './control';
 import { portsOf } from '$lib/schemas/standIns/steering';
 import { BusGone, FieldBus } from '$lib/server/field/fieldBus';
 import { addressGiven } from '$lib/server/field/giveAddress';
+import { setUpGiven } from '$lib/server/field/giveSetUp';
 import { scanned } from '$lib/server/field/scan';
+import { unitRead } from '$lib/server/field/unitRead';
 
 const ADDRESSES = [1, 2, 3, 4, 5, 6, 100];
 const serialOf = (place: number) => `BY24-01${String(place).padStart(4, '0')}00001`;
@@ -194,5 +196,69 @@ describe('an address', () => {
     const bus = await onBus(await fleetWith(faults));
     await expect(addressGiven(bus, wanted)).rejects.toThrow(why);
     if (!faults.length) expect(new Set(Object.values(kinds(await scan(bus))))).toEqual(new Set(['right']));
+  });
+});
+
+describe('a unit', () => {
+  const now = () => Date.now();
+  const setUp = (bus: FieldBus, over: Partial<Parameters<typeof setUpGiven>[1]> = {}) =>
+    setUpGiven(bus, { serial: serialOf(3), address: 3, gridCode: 2, ...over }, now);
+
+  it('says who it is and how it is set up', async () => {
+    const bus = await onBus(await fleetWith([]));
+    expect(await unitRead(bus, 3, now())).toMatchObject({
+      standIn: true,
+      serial: serialOf(3),
+      type: 'inverter',
+      bitRate: 9600,
+      gridCode: 1,
+    });
+    expect(await unitRead(bus, 100, now())).toMatchObject({ type: 'meter', serial: serialOf(7) });
+    await expect(unitRead(bus, 50, now())).rejects.toThrow(/Nobody says a serial at 50 \(silent\)/);
+  });
+  it('takes clock and grid code, read back', async () => {
+    const bus = await onBus(await fleetWith([]));
+    const given = await setUp(bus);
+    expect(Math.abs(given.clockAheadS ?? 99)).toBeLessThanOrEqual(2);
+    expect(given.gridCode).toBe(2);
+    expect(given.steps.slice(0, 3)).toEqual([`${serialOf(3)} read at 3`, 'clock written', 'grid code 2 written']);
+    // Left as it is where nobody wants another.
+    expect(await setUp(bus, { gridCode: null })).toMatchObject({ gridCode: 2 });
+  });
+  it('is not set up where another one answers, nobody does, or two do', async () => {
+    const bus = await onBus(await fleetWith([]));
+    await expect(setUp(bus, { address: 4 })).rejects.toThrow(/At 4 BY24-.*, not BY24/);
+    await expect(setUp(bus, { address: 50 })).rejects.toThrow(/At 50 nobody says a serial \(silent\)/);
+    const both = await onBus(await fleetWith([{ kind: 'duplicate address', unit: 3, other: 5 }]));
+    await expect(setUp(both)).rejects.toThrow(/nobody says a serial \(garbled\)/);
+  });
+  it('that does not take a grid code says so, and its clock is set', async () => {
+    const bus = await onBus(await fleetWith([]));
+    await expect(setUp(bus, { gridCode: 9 })).rejects.toThrow(
+      /does not take grid code 9 \(exception 3\). Its clock is set/,
+    );
+  });
+  it('whose clock goes wrong by itself is not passed off as set', async () => {
+    const bus = await onBus(await fleetWith([{ kind: 'clock wrong', unit: 3, offsetS: 5400 }]));
+    await new Promise((resolve) => setTimeout(resolve, 1200));
+    const read = await unitRead(bus, 3, now());
+    expect(Math.abs((read.clockAheadS ?? 0) - 5400)).toBeLessThanOrEqual(2);
+  });
+  it('alone has power where all the others are off: each gets its address from 1 in turn', async () => {
+    const port = await fleetWith([], [1, 1, 1, 1]);
+    const steer = (order: object) =>
+      fetch(`http://127.0.0.1:${port}`, { method: 'POST', body: JSON.stringify(order) }).then((r) => r.status);
+    const bus = await onBus(port);
+    await expect(unitRead(bus, 1, now())).rejects.toThrow(/Nobody says a serial at 1 \(garbled\)/);
+    for (const place of [2, 3, 4]) {
+      expect(await steer({ do: 'power', bus: 0, only: place })).toBe(200);
+      const { serial } = await unitRead(bus, 1, now());
+      expect(serial).toBe(serialOf(place));
+      await addressGiven(bus, { serial, from: 1, to: place });
+    }
+    expect(await steer({ do: 'power', bus: 0, only: null })).toBe(200);
+    expect(await steer({ do: 'power', bus: 5, only: 1 })).toBe(404);
+    const plan = [1, 2, 3, 4].map((address) => ({ address, serial: serialOf(address), label: `D${address}` }));
+    expect(new Set(Object.values(kinds(await scan(bus, { plan }))))).toEqual(new Set(['right']));
   });
 });

@@ -6,7 +6,7 @@ import { DEFAULT_FLEET } from '$lib/schemas/standIns/config';
 import type { Fault, FleetConfig } from '$lib/schemas/standIns/config';
 import { Bus } from './bus';
 import { Fleet } from './fleet';
-import { GRID_CODES } from './gridCodes';
+import { GRID_CODES } from '$core/links/modbus/gridCodes';
 import { irradianceWm2, outputOf } from './sun';
 import type { UnitState } from './unitState';
 import { AT_REST, STATE, nextState } from './unitState';

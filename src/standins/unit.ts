@@ -10,7 +10,7 @@ import {
   valueOf,
   wordsOf,
 } from '$core/links/modbus/registerMap';
-import { GRID_CODES } from './gridCodes';
+import { GRID_CODES } from '$core/links/modbus/gridCodes';
 import type { Output, UnitModel, Weather } from './sun';
 import { outputOf } from './sun';
 import type { UnitState } from './unitState';

@@ -1,4 +1,4 @@
-import type { GridCode } from './gridCodes';
+import type { GridCode } from '$core/links/modbus/gridCodes';
 
 /** States by the register map. */
 export const STATE = {

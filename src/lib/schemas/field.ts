@@ -14,7 +14,7 @@ const onBus = {
 
 export const scanRequest = z.object({
   ...onBus,
-  times: z.number().int().min(1).max(50).default(1).meta({ description: 'Questions to each unit' }),
+  times: z.number().int().min(1).max(100).default(1).meta({ description: 'Questions to each unit' }),
   all: z.boolean().default(false).meta({ description: 'All 247 addresses, not the planned ones and 1 alone' }),
   timeoutMs: z.number().int().min(20).max(5000).default(300).meta({ unit: 'ms', description: 'Wait for an answer' }),
 });
@@ -41,6 +41,7 @@ export const scanResult = z.object({
     }),
   ),
   symptom: z.object({ code: z.enum(Object.keys(CAUSES) as [Cause, ...Cause[]]), at: z.number().nullable() }).nullable(),
+  times: z.number().meta({ description: 'Questions to each unit' }),
   tookS: z.number(),
 });
 export type ScanResult = z.infer<typeof scanResult>;
@@ -68,3 +69,33 @@ export const addressAnswer = z.object({
   steps: z.array(z.string()),
 });
 export type AddressAnswer = z.infer<typeof addressAnswer>;
+
+export const unitRequest = z.object({ ...onBus, address: z.number().int().min(1).max(247) });
+const unitShape = {
+  standIn: z.literal(true),
+  address: z.number(),
+  serial: z.string(),
+  type: z.enum(['inverter', 'meter']),
+  firmware: z.string(),
+  ratedKw: z.number().meta({ unit: 'kW' }),
+  bitRate: z.number().nullable().meta({ unit: 'bit/s' }),
+  gridCode: z.number().nullable().meta({ description: 'Code of the register map; 0 not set' }),
+  clockAheadS: z.number().nullable().meta({ unit: 's', description: 'Its clock ahead of the server' }),
+};
+export const unitAnswer = z.object(unitShape);
+export type UnitAnswer = z.infer<typeof unitAnswer>;
+
+export const setUpRequest = z.object({
+  ...onBus,
+  serial: addressRequest.shape.serial,
+  address: z.number().int().min(1).max(247),
+  gridCode: z
+    .number()
+    .int()
+    .min(1)
+    .max(4)
+    .nullable()
+    .meta({ description: 'Code of the register map; null: left as it is' }),
+});
+export const setUpAnswer = z.object({ ...unitShape, steps: z.array(z.string()) });
+export type SetUpAnswer = z.infer<typeof setUpAnswer>;

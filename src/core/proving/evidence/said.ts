@@ -19,7 +19,9 @@ import { openBeneath, put } from './withdraw';
 
 /** Gates that an entry speaks of, at the part it belongs to. */
 export function gatesOf(entry: Entry): readonly GateId[] {
-  const gates = GATE.is(entry) ? [entry.values.gate] : kindOf(entry).gates;
+  const kind = kindOf(entry);
+  if (kind.simulated?.(entry.values)) return [];
+  const gates = GATE.is(entry) ? [entry.values.gate] : kind.gates;
   return gates.filter((gate) => gateRow(gate).scope === entry.subject.scope);
 }
 

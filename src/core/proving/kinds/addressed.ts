@@ -6,7 +6,7 @@ import { lineOf } from '../../site/line';
 import { measured, notThere, onUnit } from '../judging';
 import { kind } from '../kind';
 import { PROVING_RULES as RULES } from '../rules';
-import { SAID_BY, SEEN_BY } from '../saidBy';
+import { SAID_BY, SEEN_BY, isSimulated } from '../saidBy';
 
 const wrongAddress = `Addresses run from ${FIRST_ADDRESS} to ${LAST_ADDRESS}.`;
 const values = z.object({
@@ -34,6 +34,7 @@ export const ADDRESSED = kind({
   values,
   instrument: null,
   gates: ['I-ADDR'],
+  simulated: isSimulated,
   correctable: true,
   judge({ design, subject, entry, values: v, day }) {
     const on = lineOf(design).unit(subject.id);

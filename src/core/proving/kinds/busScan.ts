@@ -13,7 +13,7 @@ import { measured, onSite } from '../judging';
 import { kind } from '../kind';
 import type { BusReading } from '../readings/busReading';
 import { PROVING_RULES as RULES } from '../rules';
-import { SAID_BY, SEEN_BY } from '../saidBy';
+import { SAID_BY, SEEN_BY, isSimulated } from '../saidBy';
 
 const address = z.number().int().min(FIRST_ADDRESS).max(LAST_ADDRESS);
 const polls = quantity(1, 10_000, '', 'Questions to each unit').int();
@@ -75,6 +75,7 @@ export const BUS_SCAN = kind({
     { of: 'AC voltage', value: v.groundV, path: 'groundV' },
   ],
   gates: ['S-BUS'],
+  simulated: isSimulated,
   correctable: true,
   judge({ design, entry, values: v, day }) {
     const where = onSite('inverter', 'RS-485 bus');

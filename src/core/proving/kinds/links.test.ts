@@ -31,7 +31,7 @@ describe('what a stand-in says', () => {
   const bySource = KINDS.filter((k) => 'from' in k.values.shape);
   it('comes in three kinds of record', () =>
     expect(bySource.map((k) => k.kind)).toEqual(['addressed', 'bus-scan', 'set-up']));
-  it.each(bySource)('$kind: closes no gate and withdraws what was proved', (k) => {
+  it.each(bySource)('$kind: closes no gate, and withdraws none that a real device closed', (k) => {
     const gate = k.gates[0] as GateId;
     const object = k.scopes[0] === 'site' ? 'site' : 'inv-1';
     const crew = new Crew(twoUnits);
@@ -42,10 +42,27 @@ describe('what a stand-in says', () => {
       crew.switch(id);
     }
     if (gate === 'S-BUS') crew.prove(gate, object);
-    expect(look(crew).gate(gate, object)?.state).toBe('passed');
+    const state = (of: Crew) => look(of).gate(gate, object)?.state ?? 'locked';
+    expect(state(crew)).toBe('passed');
     crew.prove(gate, object, { values: { from: 'stand-in' } });
-    const state = look(crew).gate(gate, object)?.state;
-    expect(state && isClosed(state), state).toBe(false);
+    expect(state(crew)).toBe('passed');
+    const bare = new Crew(twoUnits, undefined, 'phone-2');
+    for (const e of crew.entries) if (e.kind !== k.kind) bare.entries.push(e);
+    bare.wait((crew.nowMs - bare.nowMs) / 60_000 + 1);
+    const entry = bare.prove(gate, object, {
+      values: { from: 'stand-in' },
+      id: '01969a0f-0000-7000-8000-000000000001',
+    });
+    expect(isClosed(state(bare)), state(bare)).toBe(false);
+    // Put right by a real reading it proves as little: the real one is an entry of its own.
+    bare.prove(gate, object, {
+      corrects: entry.id,
+      reason: 'the real one',
+      id: '01969a0f-0000-7000-8000-000000000002',
+    });
+    expect(isClosed(state(bare)), state(bare)).toBe(false);
+    bare.prove(gate, object, { id: '01969a0f-0000-7000-8000-000000000003' });
+    expect(isClosed(state(bare)), state(bare)).toBe(true);
   });
   it('that is wrong is wrong all the same', () =>
     expect(said('addressed', UNIT, { from: 'stand-in', address: 9 })).toEqual([

@@ -9,7 +9,7 @@ import { ROLES } from '../entry';
 import { measured, notThere, onUnit } from '../judging';
 import { kind } from '../kind';
 import { PROVING_RULES as RULES } from '../rules';
-import { SAID_BY, SEEN_BY } from '../saidBy';
+import { SAID_BY, SEEN_BY, isSimulated } from '../saidBy';
 
 /** A word for a secret with something after it: no password comes onto the record. */
 const SECRET = /\b(pass(word|code)?|pwd|pin|code)\b\s*(=|:|is)\s*\S/i;
@@ -59,6 +59,7 @@ export const SET_UP = kind({
   values,
   instrument: null,
   gates: ['I-SETUP'],
+  simulated: isSimulated,
   correctable: true,
   judge({ design, subject, entry, values: v, day }) {
     const on = lineOf(design).unit(subject.id);

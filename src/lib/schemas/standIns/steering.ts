@@ -7,6 +7,17 @@ export const orderSchema = z.discriminatedUnion('do', [
   z.object({ do: z.literal('set up'), config: fleetConfigSchema }),
   z.object({ do: z.literal('faults'), bus: z.number().int().min(0).max(7), faults: z.array(faultSchema).max(40) }),
   z.object({
+    do: z.literal('power'),
+    bus: z.number().int().min(0).max(7),
+    only: z
+      .number()
+      .int()
+      .min(1)
+      .max(247)
+      .nullable()
+      .meta({ description: 'Place of the one unit that has power; null: all' }),
+  }),
+  z.object({
     do: z.literal('restart gateway'),
     bus: z.number().int().min(0).max(7),
     seconds: z.number().min(0).max(60),
@@ -30,6 +41,7 @@ export const fleetViewSchema = z.object({
       tcpPort: z.number(),
       rtuPort: z.number(),
       faults: z.array(faultSchema),
+      only: z.number().nullable(),
       units: z.array(
         z.object({
           address: z.number(),

@@ -69,6 +69,12 @@ export class FieldBus {
   write(unit: number, at: number, value: number): Promise<Asked> {
     return this.#ask(unit, this.timeoutMs, async () => [(await this.client.writeRegister(at, value)).value]);
   }
+  writeMany(unit: number, at: number, values: readonly number[]): Promise<Asked> {
+    return this.#ask(unit, this.timeoutMs, async () => {
+      await this.client.writeRegisters(at, [...values]);
+      return values;
+    });
+  }
   close(): void {
     this.client.close(() => undefined);
   }

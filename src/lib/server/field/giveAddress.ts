@@ -1,20 +1,11 @@
-import { UNLOCK_KEY, registerOf, valueOf } from '$core/links/modbus/registerMap';
+import { UNLOCK_KEY, registerOf } from '$core/links/modbus/registerMap';
 import type { AddressAnswer } from '$lib/schemas/field';
-import { Problem } from '../problem';
-import type { Asked, FieldBus } from './fieldBus';
+import type { FieldBus } from './fieldBus';
+import * as unitAt from './unitAt';
+import { nobodySays, serialAt } from './unitAt';
 
 const at = (name: string) => registerOf(name).at;
-const SERIAL = registerOf('serial');
-
-const refused = (detail: string) => new Problem(409, 'Address not written', detail, [{ pointer: '', detail }]);
-
-async function serialAt(
-  bus: FieldBus,
-  address: number,
-): Promise<{ readonly asked: Asked; readonly serial: string | null }> {
-  const asked = await bus.read(address, SERIAL.at, SERIAL.words);
-  return { asked, serial: asked.kind === 'answer' ? String(valueOf('serial', asked.words)) : null };
-}
+const refused = (detail: string) => unitAt.refused('Address not written', detail);
 
 /**
  * Writes a new address to one unit and reads it back: the serial is read at the old address first, the new one has to be silent, and after the
@@ -27,11 +18,7 @@ export async function addressGiven(
   const steps: string[] = [];
   const before = await serialAt(bus, from);
   if (before.serial !== serial)
-    throw refused(
-      before.serial === null
-        ? `Nobody says a serial at ${from} (${before.asked.kind}): two may answer at once, or none.`
-        : `At ${from} is ${before.serial}, not ${serial}.`,
-    );
+    throw refused(before.serial === null ? nobodySays(from, before) : `At ${from} is ${before.serial}, not ${serial}.`);
   steps.push(`${serial} read at ${from}`);
   if (from !== to) {
     const there = await bus.read(to, at('map_id'), 1);

@@ -112,6 +112,7 @@ export async function* scanned(
       ).map((f) => ({ ...f, serials: [...f.serials] })),
       rates,
       symptom: rates.length ? symptomOf(rates) : null,
+      times,
       tookS: (performance.now() - began) / 1000,
     },
   };

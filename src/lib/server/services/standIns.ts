@@ -1,11 +1,22 @@
 import type { z } from 'zod';
 import { plannedOf } from '$core/links/field/planned';
-import type { AddressAnswer, ScanLine, ScanRequest, addressRequest } from '$lib/schemas/field';
+import type {
+  AddressAnswer,
+  ScanLine,
+  ScanRequest,
+  SetUpAnswer,
+  UnitAnswer,
+  addressRequest,
+  setUpRequest,
+  unitRequest,
+} from '$lib/schemas/field';
 import type { FleetOrder, FleetView } from '$lib/schemas/standIns/steering';
 import { fleetViewSchema, portsOf } from '$lib/schemas/standIns/steering';
 import { BusGone, FieldBus } from '../field/fieldBus';
 import { addressGiven } from '../field/giveAddress';
+import { setUpGiven } from '../field/giveSetUp';
 import { scanned } from '../field/scan';
+import { unitRead } from '../field/unitRead';
 import { reported } from '../log';
 import { Problem } from '../problem';
 import type { Context } from './context';
@@ -100,4 +111,26 @@ export async function giveAddress(
 ): Promise<AddressAnswer> {
   await loadDesign(context, siteId);
   return onBus({ bus, speaks, timeoutMs: WRITE_WAIT_MS }, (on) => addressGiven(on, wanted));
+}
+
+/** What one unit says of itself. */
+export async function readUnit(
+  context: Context,
+  siteId: string,
+  { bus, speaks, address }: z.infer<typeof unitRequest>,
+): Promise<UnitAnswer> {
+  await loadDesign(context, siteId);
+  return onBus({ bus, speaks, timeoutMs: WRITE_WAIT_MS }, (on) => unitRead(on, address, context.now().getTime()));
+}
+
+/** Sets clock and grid code of one unit, read back. */
+export async function giveSetUp(
+  context: Context,
+  siteId: string,
+  { bus, speaks, ...wanted }: z.infer<typeof setUpRequest>,
+): Promise<SetUpAnswer> {
+  await loadDesign(context, siteId);
+  return onBus({ bus, speaks, timeoutMs: WRITE_WAIT_MS }, (on) =>
+    setUpGiven(on, wanted, () => context.now().getTime()),
+  );
 }

@@ -209,6 +209,11 @@ describe('the server', () => {
     });
     const move = await post(`/api/v1/sites/${siteId}/bus-address`, { serial: 'A', from: 1, to: 2 });
     expect(move.status).toBe(503);
+    expect((await post(`/api/v1/sites/${siteId}/bus-unit`, { address: 1 })).status).toBe(503);
+    const setUp = { serial: 'A', address: 1, gridCode: 1 };
+    expect((await post(`/api/v1/sites/${siteId}/bus-set-up`, setUp)).status).toBe(503);
+    expect((await post(`/api/v1/sites/${siteId}/bus-set-up`, { ...setUp, gridCode: 9 })).status).toBe(422);
+    expect((await post(`/api/v1/sites/${siteId}/bus-unit`, { address: 248 })).status).toBe(422);
     expect((await post(`/api/v1/sites/${siteId}/bus-scan`, { times: 0 })).status).toBe(422);
   });
   it('answers an edit and its undo with what changed, not with the design', async () => {

@@ -7,7 +7,7 @@
   import type { FleetOrder, FleetView } from '$lib/schemas/standIns/steering';
   import StandInBadge from './StandInBadge.svelte';
   import type { UnitFault } from './fleetFaults';
-  import { UNIT_FAULTS, faultOf, faultWords, fleetLike } from './fleetFaults';
+  import { UNIT_FAULTS, faultOf, faultWords, fleetLike, fromTheBox } from './fleetFaults';
 
   let { design }: { design: SiteDesign } = $props();
   let view = $state.raw<FleetView | null>(null);
@@ -51,6 +51,12 @@
         color="alternative"
         onclick={() => order({ do: 'set up', config: fleetLike(design, view?.config) })}>Set it up like the plan</Button
       >
+      <Button
+        size="xs"
+        color="alternative"
+        onclick={() => order({ do: 'set up', config: fromTheBox(fleetLike(design, view?.config)) })}
+        >As out of the box</Button
+      >
       <div>
         <Label for="fleet-fault" class="text-sm font-normal text-dim">Fault</Label>
         <Select id="fleet-fault" size="sm" class="h-8 py-0" placeholder="" items={UNIT_FAULTS} bind:value={kind} />
@@ -73,6 +79,7 @@
         >Gateway away for 10 s</Button
       >
     </div>
+    {#if bus.only !== null}<p class="text-sm">Only the unit at place {bus.only} has power.</p>{/if}
     {#if bus.faults.length}
       <ul class="mb-2 flex flex-wrap gap-2 text-sm">
         {#each bus.faults as fault, i (i)}

@@ -8,6 +8,7 @@
     ['/scope', 'Scope'],
     ['/timing', 'Round'],
     ['/field', 'Scan'],
+    ['/walk', 'Walk'],
     ['/meter', 'Meter'],
     ['/contacts', 'Contacts'],
     ['/sheet', 'Sheet'],

@@ -11,6 +11,7 @@
   import type { AddressAnswer, ScanResult } from '$lib/schemas/field';
   import { scanRequest } from '$lib/schemas/field';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import ScanRecord from './ScanRecord.svelte';
   import StandInBadge from './StandInBadge.svelte';
   import { ScanState } from './scanState.svelte';
 
@@ -23,7 +24,7 @@
   let all = $state(false);
   let said = $state.raw<readonly string[]>([]);
   let failure = $state('');
-  const TIMES = ['1', '5', '20'].map((n) => ({ value: n, name: n === '1' ? 'once' : `${n} times` }));
+  const TIMES = ['1', '5', '20', '100'].map((n) => ({ value: n, name: n === '1' ? 'once' : `${n} times` }));
   const deviceAt = (address: number) => devices.find((d) => d.address === address);
   const at = (r: ScanResult) => (r.symptom?.at ? (r.rates[r.symptom.at - 1]?.label ?? '') : '');
   const unclear = (r: ScanResult) =>
@@ -157,6 +158,7 @@
           </tbody>
         </table>
       </div>
+      <ScanRecord result={r} />
     {:else if !scan.running}
       <p class="mt-1 text-dim">
         Every planned address is asked for its serial, then address 1. What answers stands here beside what was planned.

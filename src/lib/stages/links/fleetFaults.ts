@@ -1,5 +1,6 @@
 import { runResults } from '$core/ac/results';
 import type { SiteDesign } from '$core/design';
+import { FACTORY_ADDRESS } from '$core/links/addresses';
 import type { Fault, FleetConfig } from '$lib/schemas/standIns/config';
 import { DEFAULT_FLEET } from '$lib/schemas/standIns/config';
 
@@ -91,3 +92,10 @@ export function fleetLike(design: SiteDesign, was: FleetConfig = DEFAULT_FLEET):
     ],
   };
 }
+
+/** The same fleet as it comes out of its boxes: every unit at the factory address, no grid code set. */
+export const fromTheBox = (config: FleetConfig): FleetConfig => ({
+  ...config,
+  gridCode: 0,
+  buses: config.buses.map((b) => ({ ...b, addresses: b.addresses.map(() => FACTORY_ADDRESS) })),
+});

@@ -1,4 +1,13 @@
-import { addressAnswer, addressRequest, scanLine, scanRequest } from '$lib/schemas/field';
+import {
+  addressAnswer,
+  addressRequest,
+  scanLine,
+  scanRequest,
+  setUpAnswer,
+  setUpRequest,
+  unitAnswer,
+  unitRequest,
+} from '$lib/schemas/field';
 import { fleetViewSchema, orderSchema } from '$lib/schemas/standIns/steering';
 import type { Operation } from '../operation';
 
@@ -29,5 +38,19 @@ export const fieldOperations: readonly Operation[] = [
     summary: 'Give one unit another address, read back by its serial',
     request: addressRequest,
     response: addressAnswer,
+  },
+  {
+    path: '/api/v1/sites/{id}/bus-unit',
+    method: 'post',
+    summary: 'Ask one unit who it is and how it is set up',
+    request: unitRequest,
+    response: unitAnswer,
+  },
+  {
+    path: '/api/v1/sites/{id}/bus-set-up',
+    method: 'post',
+    summary: 'Set clock and grid code of one unit, read back',
+    request: setUpRequest,
+    response: setUpAnswer,
   },
 ];

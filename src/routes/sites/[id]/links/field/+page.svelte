@@ -1,11 +1,15 @@
 <script lang="ts">
+  import { useLogOf } from '$lib/client/logState.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
   import FleetPanel from '$lib/stages/links/FleetPanel.svelte';
   import LinksNav from '$lib/stages/links/LinksNav.svelte';
   import ScanPanel from '$lib/stages/links/ScanPanel.svelte';
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
+  import LogStatus from '$lib/ui/record/LogStatus.svelte';
   import Stage from '$lib/ui/Stage.svelte';
 
+  let { data } = $props();
+  useLogOf(() => data);
   const site = useSite();
   const checks = $derived(site.assessment.checks.filter((c) => c.id === 'links.address'));
 </script>
@@ -15,6 +19,7 @@
     of it proves anything of a real site.{/snippet}
   {#snippet main()}
     <LinksNav siteId={site.siteId} />
+    <LogStatus />
     <ScanPanel />
     <FleetPanel design={site.design} />
   {/snippet}

@@ -1,0 +1,47 @@
+<script lang="ts">
+  import { plannedOf } from '$core/links/field/planned';
+  import { BUS_SCAN } from '$core/proving/kinds/busScan';
+  import { useLog } from '$lib/client/logState.svelte';
+  import type { ScanResult } from '$lib/schemas/field';
+  import EntryForm from '$lib/ui/record/EntryForm.svelte';
+  import NewestEntry from '$lib/ui/record/NewestEntry.svelte';
+
+  let { result }: { result: ScanResult } = $props();
+  const log = useLog();
+  const subject = { scope: 'site', id: 'site' } as const;
+  const released = $derived(log.current?.design ?? null);
+  const newest = $derived(log.entries.findLast((e) => BUS_SCAN.is(e)) ?? null);
+  /** What the scan found, in the fields of the form: units of the release, by address. */
+  const prefill = $derived(
+    Object.fromEntries([
+      ['polls', result.times],
+      ...(released ? plannedOf(released.chain) : []).flatMap((p, i) => {
+        const finding = result.findings.find((f) => f.address === p.address);
+        const rate = result.rates.find((r) => r.label === p.label);
+        return [
+          [`serial${i}`, finding?.serials[0] ?? ''],
+          [`good${i}`, rate ? Math.round(rate.ok * result.times) : 0],
+        ];
+      }),
+    ]),
+  );
+</script>
+
+<details class="mt-2">
+  <summary class="cursor-pointer">Put this scan on the record</summary>
+  {#if released === null}
+    <p class="text-dim">The crew builds from a release: none is made yet.</p>
+  {:else}
+    {#if newest}<NewestEntry entry={newest} checks={log.evidence.judgement(newest).checks} />{/if}
+    <p class="text-sm text-dim">
+      What stand-ins say goes on the record as that, and closes no gate. A real bus is recorded at its gate on Energise.
+    </p>
+    <EntryForm
+      kind={BUS_SCAN}
+      {subject}
+      label="Record the scan"
+      {prefill}
+      merge={(typed) => ({ ...typed, from: 'stand-in' })}
+    />
+  {/if}
+</details>
