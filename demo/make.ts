@@ -199,6 +199,8 @@ const inverter = (id: string, name: string, over: Partial<InverterType>): Invert
   residualTypeA: null,
   dischargeWaitS: 300,
   busUnitLoads: 0.125,
+  busD1: 'B',
+  busD0: 'A',
   bay: BAY_100,
   body: bodyOf(1050, 660, 370, 500),
   ...over,

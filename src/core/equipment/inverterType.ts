@@ -26,6 +26,9 @@ const acBaySchema = z.object({
   torqueMaxNm: quantity(0.5, 200, 'N·m', 'AC stud torque, upper end').nullable(),
 });
 
+const busMark = (description: string) =>
+  z.string().trim().min(1).max(12).nullable().default(null).meta({ description });
+
 /** The fields of a three-phase string inverter's data sheet, one by one. Null where the sheet does not say. */
 export const inverterSheetSchema = z.object({
   id: partId,
@@ -63,6 +66,9 @@ export const inverterSheetSchema = z.object({
     .meta({ description: 'Type A is enough as residual-current device, in writing' }),
   dischargeWaitS: quantity(60, 3600, 's', 'Waiting time printed on the label').nullable(),
   busUnitLoads: quantity(0.03125, 4, 'unit loads', 'RS-485 unit loads').nullable(),
+  /** What stands beside the bus terminals: letters are no help, makers use A and B either way round. */
+  busD1: busMark('Mark of the bus terminal that is positive at rest (D1)'),
+  busD0: busMark('Mark of the other bus terminal (D0)'),
   bay: acBaySchema,
   body: inverterBodySchema.default(BLANK_BODY),
 });

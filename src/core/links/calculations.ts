@@ -70,6 +70,10 @@ export const calculations = {
     input: z.object({
       design: documentSchema(linksShape, linksFlaws),
       lastId: partId.nullable().default(null).meta({ description: 'Device that it ends at; null: any' }),
+      anyFirst: z
+        .boolean()
+        .default(false)
+        .meta({ description: 'Any device may be the first: the logger asks from inside, its terminator out' }),
     }),
     output: z.object({
       ids: z.array(partId).meta({ description: 'Devices in order' }),
@@ -79,8 +83,8 @@ export const calculations = {
       boundM: figure('m', 'What none can be shorter than'),
     }),
     long: true,
-    run: ({ design, lastId }) => {
-      const found = chainOrder(design, lastId, { kicks: API_KICKS, timeLimitS: Infinity, nowS: () => 0 });
+    run: ({ design, ...ends }) => {
+      const found = chainOrder(design, ends, { kicks: API_KICKS, timeLimitS: Infinity, nowS: () => 0 });
       if (found.value === null) throw new RangeError(`Not known: ${found.missing.join(', ')}`);
       return { ...found.value, ids: [...found.value.ids] };
     },

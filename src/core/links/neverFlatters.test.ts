@@ -15,6 +15,9 @@ describe('the chain', () =>
       worseDevice('a heavier load', ['links.unit-loads'], (c, x) =>
         only('unitLoads', c.unitLoads === null ? null : Math.min(4, raised(c.unitLoads, 3, x) ?? 4)),
       ),
+      worseDevice('a terminator that cannot be turned off', ['links.logger'], (c) =>
+        only('terminatorOut', c.terminatorOut === null ? null : false),
+      ),
       worseDevice('a longer stub', ['links.stubs'], (c, x) =>
         only('stubM', c.stubM === null ? null : Math.min(500, c.stubM + 20 * x())),
       ),

@@ -34,6 +34,8 @@ export const chainDeviceSchema = z.object({
     .nullable()
     .default(null)
     .meta({ description: 'Serial number' }),
+  /** Whether a logger may stand inside the chain: its own terminator can be taken out. Null: nobody looked. */
+  terminatorOut: z.boolean().nullable().default(null).meta({ description: 'Its terminator can be turned off' }),
   /** Branch from the chain to the device; 0: landed in–out. */
   stubM: quantity(0, 500, 'm', 'Stub off the chain, 0 if landed in–out').nullable().default(null),
 });
@@ -72,6 +74,7 @@ export const newDevice = (id: string, kind: ChainDevice['kind'], label: string):
   hopM: null,
   hopFromId: null,
   serial: null,
+  terminatorOut: null,
   stubM: null,
 });
 

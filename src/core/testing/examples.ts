@@ -69,6 +69,8 @@ export const T100: InverterType = {
   residualTypeA: null,
   dischargeWaitS: 300,
   busUnitLoads: 0.125,
+  busD1: 'B',
+  busD0: 'A',
   bay: {
     studM: 10,
     studSpacingMm: 45,

@@ -100,6 +100,8 @@ function randomEdition1(seed: number, most: Size = { inverters: 5, trackers: 12 
       massKg: maybe(84),
       dischargeWaitS: maybe(300),
       busUnitLoads: maybe(0.125),
+      busD1: null,
+      busD0: null,
       bay: {
         studM: one([8, 10, 12]),
         studSpacingMm: maybe(one([35, 45, 55])),
@@ -424,6 +426,7 @@ export function randomDesign(seed: number, most?: Size): SiteDesign {
       },
       devices: d.chain.devices.map((c, i) => ({
         ...c,
+        terminatorOut: maybe(next() < 0.7),
         stubM: maybe(one([0, 0, 0, 0.3, 2])),
         hopFromId: c.hopM === null ? null : next() < 0.8 ? (ids[i - 1] ?? null) : (ids[i + 1] ?? null),
       })),

@@ -103,7 +103,7 @@ const FIELDS: readonly (readonly [name: RegExp, at: EnteredAt])[] = [
   [/^wait for an answer/, at('links/timing', 'timeoutMs')],
   [/^retries of the logger/, at('links/timing', 'retries')],
   [/^bits of a character/, at('links/timing', 'characterBits')],
-  [/^length of the stub/, at('links')],
+  [/^length of the stub|^whether the terminator/, at('links')],
   [/^breaker$/, at('ac', 'breakerA')],
   [/^length of the run/, at('ac', 'lengthM')],
   [/^installation method/, at('ac', 'method')],

@@ -7,7 +7,7 @@ import { drumPlan } from '$core/ac/schedule/drums';
 import type { SiteDesign } from '$core/design';
 import type { TripYear } from '$core/design/tripHours';
 import { tripHours } from '$core/design/tripHours';
-import type { ChainOrder } from '$core/links/order/chainOrder';
+import type { ChainOrder, Ends } from '$core/links/order/chainOrder';
 import { chainOrder } from '$core/links/order/chainOrder';
 import { linksResults } from '$core/links/results';
 import type { ChainScope } from '$core/links/wave/chainScope';
@@ -86,8 +86,8 @@ const work = {
     return drumPlan(cuts, drumM, store, { timeLimitS, nowS });
   },
 
-  chainOrder(design: SiteDesign, lastId: string | null, timeLimitS: number): Answer<ChainOrder> {
-    return chainOrder(design, lastId, { kicks: Infinity, timeLimitS, nowS });
+  chainOrder(design: SiteDesign, ends: Ends, timeLimitS: number): Answer<ChainOrder> {
+    return chainOrder(design, ends, { kicks: Infinity, timeLimitS, nowS });
   },
 
   scope(design: SiteDesign, fault: FaultCase, onProgress: (share: number) => void): Answer<ChainScope> {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { siteOf } from '../../testing/examples';
 import { wholeChain } from '../../testing/chains';
-import { chainSheet } from './chainSheet';
+import { busMarks, chainLabels, chainSheet } from './chainSheet';
 
 describe('the sheet of a chain', () => {
   it('says of every device where it stands, what it is set to and what is read there', () => {
@@ -36,5 +37,42 @@ describe('the sheet of a chain', () => {
       [false, 'open', ''],
     ]);
     expect(Object.fromEntries(facts).Bias).toBe('none');
+  });
+});
+
+describe('labels of a chain', () => {
+  it('are one for a device and two for a piece of cable, each end naming the other', () => {
+    const labels = chainLabels(
+      wholeChain(3, 60, {}, (_, i) => (i === 0 ? { kind: 'logger', label: 'LOG' } : { address: i, serial: `S-${i}` })),
+    );
+    expect(labels.map((l) => [l.on, l.title])).toEqual([
+      ['device', 'LOG'],
+      ['device', 'INV-02'],
+      ['device', 'INV-03'],
+      ['cable end', 'LOG → INV-02'],
+      ['cable end', 'INV-02 → LOG'],
+      ['cable end', 'INV-02 → INV-03'],
+      ['cable end', 'INV-03 → INV-02'],
+    ]);
+    expect(labels[0]?.lines.slice(0, 2)).toEqual(['asks, 9600 bit/s', 'terminator on']);
+    expect(labels[1]?.lines).toEqual(['address 1, 9600 bit/s', 'terminator off', 'S-1']);
+    expect(labels[3]?.lines).toEqual(['RS-485', '30.0 m']);
+    const bare = chainLabels(
+      wholeChain(2, 60, {}, (_, i) => ({ address: null, serial: null, ...(i ? { hopM: null } : {}) })),
+    );
+    expect(bare[1]?.lines).toEqual(['address not known, 9600 bit/s', 'terminator on']);
+  });
+});
+
+describe('marks beside the terminals', () => {
+  it('are those of the model, D1 first; none where its sheet has not both', () => {
+    const d = siteOf(1, []);
+    const [device] = d.chain.devices as [(typeof d.chain.devices)[number]];
+    expect(busMarks(d)(device)).toBe('B / A');
+    expect(busMarks(d)({ ...device, inverterId: null })).toBe('');
+    const half = d.equipment.inverters.map((t) => ({ ...t, busD0: null }));
+    expect(busMarks({ ...d, equipment: { ...d.equipment, inverters: half } })(device)).toBe('');
+    expect(chainSheet(wholeChain(2, 60), () => 'B / A').rows[0]?.marks).toBe('B / A');
+    expect(chainSheet(wholeChain(2, 60)).rows[0]?.marks).toBe('');
   });
 });

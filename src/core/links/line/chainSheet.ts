@@ -1,4 +1,6 @@
 import { fixed } from '../../kernel/quantity';
+import type { ChainDevice, LinksDesign } from '../part';
+import { lineOf } from '../../site/line';
 import type { ChainResult } from '../results';
 import { meterSheet } from './meterSheet';
 
@@ -18,6 +20,14 @@ export interface ChainRow {
   readonly cable: string;
   readonly ohms: string;
   readonly idle: string;
+  /** Marks beside the terminals of D1 and D0; empty where nobody wrote them down. */
+  readonly marks: string;
+}
+/** A label to print: what it is stuck on, and its lines. */
+export interface ChainLabel {
+  readonly on: string;
+  readonly title: string;
+  readonly lines: readonly string[];
 }
 
 const UNKNOWN = 'not known';
@@ -31,7 +41,7 @@ const STEPS = [
 ];
 
 /** The sheet of a chain; what is not known says so in its place. */
-export function chainSheet(result: ChainResult): ChainSheet {
+export function chainSheet(result: ChainResult, marksOf: (device: ChainDevice) => string = () => ''): ChainSheet {
   const { chain, hops, lengthM, budget } = result;
   const { line } = chain;
   const meter = meterSheet(result).value;
@@ -64,9 +74,45 @@ export function chainSheet(result: ChainResult): ChainSheet {
         terminator: d.terminated ? 'on' : 'off',
         cable: i === 0 ? '' : said(hops[i - 1]?.cableM ?? null, 'm', 1),
         ohms: read === undefined ? UNKNOWN : read.bothOhm === null ? 'open' : `${fixed(read.bothOhm, 1)} Ω`,
+        marks: marksOf(d),
         idle: read === undefined ? UNKNOWN : read.idleMv === null ? '' : `${fixed(read.idleMv, 0)} mV`,
       };
     }),
     steps: STEPS,
   };
+}
+
+/** The marks beside the bus terminals of a device, D1 first, by the sheet of its model; empty where that does not say. */
+export const busMarks =
+  (design: LinksDesign) =>
+  ({ inverterId }: ChainDevice): string => {
+    const type = inverterId ? lineOf(design).unit(inverterId)?.type : undefined;
+    return type?.busD1 && type.busD0 ? `${type.busD1} / ${type.busD0}` : '';
+  };
+
+/** Labels of a chain: one for every device, and one for each end of every piece of cable. */
+export function chainLabels({ chain: { devices, bitRate }, hops }: ChainResult): ChainLabel[] {
+  const ofDevice = devices.map((d): ChainLabel => {
+    const asks = d.kind === 'logger' ? 'asks' : `address ${d.address ?? UNKNOWN}`;
+    return {
+      on: 'device',
+      title: d.label,
+      lines: [
+        `${asks}${bitRate === null ? '' : `, ${bitRate} bit/s`}`,
+        `terminator ${d.terminated ? 'on' : 'off'}`,
+        ...(d.serial === null ? [] : [d.serial]),
+      ],
+    };
+  });
+  const ofCable = hops.flatMap(({ from, to, cableM }) =>
+    [
+      [from, to],
+      [to, from],
+    ].map(([here, there]): ChainLabel => ({
+      on: 'cable end',
+      title: `${here?.label} → ${there?.label}`,
+      lines: ['RS-485', ...(cableM === null ? [] : [`${fixed(cableM, 1)} m`])],
+    })),
+  );
+  return [...ofDevice, ...ofCable];
 }

@@ -17,11 +17,12 @@ const site = withDevices(
   ],
 );
 const budget = { kicks: 10, timeLimitS: Infinity, nowS: () => 0 };
+const order = (d: typeof site, lastId: string | null, anyFirst = false) => chainOrder(d, { lastId, anyFirst }, budget);
 const ids = (n: readonly number[]) => ['log', ...n.map((i) => `dev-inv-${i}`)];
 
 describe('the shortest order of a chain', () => {
   it('goes from the logger outwards: 3 × 10 m and 5 %, two metres of ends a hop', () => {
-    const { value } = chainOrder(site, null, budget);
+    const { value } = order(site, null);
     expect(value?.ids).toEqual(ids([1, 3, 2]));
     expect(value?.lengthM).toBeCloseTo(3 * (10 * 1.05 + 2), 9);
     expect(value).toMatchObject({ proven: true, boundM: value?.lengthM });
@@ -30,22 +31,37 @@ describe('the shortest order of a chain', () => {
     expect(value?.asItIsM).toBeCloseTo(1.05 * (10 + 20 + 10) + 6, 9);
   });
   it('ends where it has to, and takes a measured route for what it is', () => {
-    expect(chainOrder(site, 'dev-inv-1', budget).value?.ids.at(-1)).toBe('dev-inv-1');
+    expect(order(site, 'dev-inv-1').value?.ids.at(-1)).toBe('dev-inv-1');
     const far = withDevices(
       site,
       site.chain.devices.map((d) => (d.id === 'dev-inv-1' ? { ...d, hopM: 100, hopFromId: 'log' } : d)),
     );
-    expect(chainOrder(far, null, budget).value?.ids).toEqual(ids([3, 2, 1]));
+    expect(order(far, null).value?.ids).toEqual(ids([3, 2, 1]));
+  });
+  it('goes from one side to the other where the logger may ask from inside, its terminator out', () => {
+    const moved = withDevices(
+      site,
+      site.chain.devices.map((d) => (d.id === 'log' ? { ...d, position: { xM: 15, yM: 0, zM: 0 } } : d)),
+    );
+    const fromEnd = order(moved, null).value;
+    const inside = order(moved, null, true).value;
+    expect(fromEnd?.lengthM).toBeCloseTo(1.05 * (5 + 10 + 10) + 6, 9);
+    expect(inside?.lengthM).toBeCloseTo(1.05 * 20 + 6, 9);
+    expect(inside?.proven).toBe(true);
+    expect(inside?.ids.indexOf('log')).toBeGreaterThan(0);
+    expect(inside?.ids.indexOf('log')).toBeLessThan(3);
+    expect(order(moved, 'log', true).value?.ids.at(-1)).toBe('log');
+    expect(() => order(moved, 'nobody', true)).toThrow(RangeError);
   });
   it('names the first hop that nobody can reckon, and is nothing for one device alone', () => {
     const lost = withDevices(site, [...site.chain.devices, newDevice('m', 'meter', 'Meter')]);
-    expect(chainOrder(lost, null, budget).missing).toEqual(['route or positions for Logger to Meter']);
+    expect(order(lost, null).missing).toEqual(['route or positions for Logger to Meter']);
     const alone = withDevices(site, site.chain.devices.slice(0, 1));
-    expect(chainOrder(alone, null, budget).missing).toEqual(['two devices on the chain']);
+    expect(order(alone, null).missing).toEqual(['two devices on the chain']);
   });
   it('refuses an end that is the first device, or none', () => {
-    expect(() => chainOrder(site, 'log', budget)).toThrow(RangeError);
-    expect(() => chainOrder(site, 'nobody', budget)).toThrow(RangeError);
+    expect(() => order(site, 'log')).toThrow(RangeError);
+    expect(() => order(site, 'nobody')).toThrow(RangeError);
   });
   it('is answered over the API, with the same answer every time', () => {
     const { input, output, run } = calculations['chain-order'];

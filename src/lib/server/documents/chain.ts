@@ -1,4 +1,5 @@
-import { chainSheet } from '$core/links/line/chainSheet';
+import { chainLabels, chainSheet } from '$core/links/line/chainSheet';
+import type { ChainDevice } from '$core/links/part';
 import type { ChainResult } from '$core/links/results';
 import { Sheets } from './pdf';
 
@@ -7,12 +8,14 @@ interface OfChain {
   /** Letter or revision of the design it was made from. */
   readonly state: string;
   readonly chain: ChainResult;
+  /** Marks beside the bus terminals of a device. */
+  readonly marksOf: (device: ChainDevice) => string;
 }
 
 /** The sheet with which a crew lands a chain: order, addresses, terminators, what the meter must read, and room to sign. */
-export async function chainDocument({ site, state, chain }: OfChain, madeAt = new Date()): Promise<Buffer> {
+export async function chainDocument({ site, state, chain, marksOf }: OfChain, madeAt = new Date()): Promise<Buffer> {
   const made = madeAt.toISOString().slice(0, 16).replace('T', ' ');
-  const sheet = chainSheet(chain);
+  const sheet = chainSheet(chain, marksOf);
   return new Sheets({
     title: `RS-485 chain of ${site}`,
     subject: 'Landing of an RS-485 chain',
@@ -33,10 +36,33 @@ export async function chainDocument({ site, state, chain }: OfChain, madeAt = ne
         { title: 'Cable to it', share: 1.2, right: true },
         { title: 'Ohms', share: 1.2, right: true },
         { title: 'Idle', share: 1.1, right: true },
-        { title: 'D1 / D0 colour', share: 1.7 },
+        { title: 'D1 / D0 at it', share: 1.3 },
+        { title: 'Colour', share: 1.1 },
         { title: 'Landed by', share: 1.5 },
       ],
-      sheet.rows.map((r) => [r.place, r.device, r.address, r.serial, r.terminator, r.cable, r.ohms, r.idle, '', '']),
+      sheet.rows.map((r) => [
+        r.place,
+        r.device,
+        r.address,
+        r.serial,
+        r.terminator,
+        r.cable,
+        r.ohms,
+        r.idle,
+        r.marks,
+        '',
+        '',
+      ]),
+      'No device yet.',
+    )
+    .heading('Labels')
+    .table(
+      [
+        { title: 'On', share: 1 },
+        { title: 'Label', share: 2.4 },
+        { title: 'Says', share: 3 },
+      ],
+      chainLabels(chain).map((l) => [l.on, l.title, l.lines.join(', ')]),
       'No device yet.',
     )
     .bytes();

@@ -1,3 +1,4 @@
+import { busMarks } from '$core/links/line/chainSheet';
 import { linksResults } from '$core/links/results';
 import { chainDocument } from '../documents/chain';
 import type { Context } from './context';
@@ -7,6 +8,9 @@ import { loadDesign } from './designs';
 export async function chainFile(context: Context, siteId: string) {
   const { design, revision } = await loadDesign(context, siteId);
   const site = design.survey.name;
-  const body = await chainDocument({ site, state: `revision ${revision}`, chain: linksResults(design) }, context.now());
+  const body = await chainDocument(
+    { site, state: `revision ${revision}`, chain: linksResults(design), marksOf: busMarks(design) },
+    context.now(),
+  );
   return { name: `${site} RS-485 chain`, body };
 }

@@ -1,9 +1,11 @@
 <script lang="ts">
   import { chainSheet } from '$core/links/line/chainSheet';
+  import type { ChainDevice } from '$core/links/part';
   import type { ChainResult } from '$core/links/results';
 
-  let { results, site }: { results: ChainResult; site: string } = $props();
-  const sheet = $derived(chainSheet(results));
+  let { results, site, marksOf }: { results: ChainResult; site: string; marksOf: (device: ChainDevice) => string } =
+    $props();
+  const sheet = $derived(chainSheet(results, marksOf));
 </script>
 
 <section class="sheet p-3" aria-labelledby="chain-sheet">
@@ -29,6 +31,7 @@
           <th scope="col" class="fig">Cable to it</th>
           <th scope="col" class="fig">Ohms</th>
           <th scope="col" class="fig">Idle</th>
+          <th scope="col">D1 / D0 at it</th>
           <th scope="col">D1 / D0 colour</th>
           <th scope="col">Landed by</th>
         </tr>
@@ -44,6 +47,7 @@
             <td class="fig">{r.cable}</td>
             <td class="fig">{r.ohms}</td>
             <td class="fig">{r.idle}</td>
+            <td>{r.marks}</td>
             <td></td>
             <td></td>
           </tr>

@@ -39,7 +39,11 @@
   const paths = $derived(
     d.inverterId
       ? ['entryM', ...(before ? ['hopM'] : []), 'stubM', 'serial']
-      : ['label', 'address', 'unitLoads', 'entryM', 'hopM', 'stubM', 'serial', 'xM', 'yM', 'zM'],
+      : [
+          ...['label', 'address', 'unitLoads', 'entryM', 'hopM', 'stubM', 'serial'],
+          ...(d.kind === 'logger' ? ['terminatorOut'] : []),
+          ...['xM', 'yM', 'zM'],
+        ],
   );
   const ARROW = 'h-9 w-9 border border-rule disabled:opacity-40';
 </script>

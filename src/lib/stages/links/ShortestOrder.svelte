@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Button, Label, Select } from 'flowbite-svelte';
+  import { Button, Checkbox, Label, Select } from 'flowbite-svelte';
   import { onDestroy } from 'svelte';
   import type { SiteDesign } from '$core/design';
   import type { Answer } from '$core/kernel/answer';
@@ -16,21 +16,28 @@
   const task = new LongTask();
   onDestroy(() => task.stop());
   let lastId = $state('');
+  let inside = $state(false);
+  /** A logger whose own terminator comes out may ask from inside. */
+  const mayInside = $derived(devices.some((d) => d.kind === 'logger' && d.terminatorOut));
   let asked = $state.raw<{
     readonly of: SiteDesign;
     readonly lastId: string;
+    readonly anyFirst: boolean;
     readonly found: Answer<ChainOrder>;
   } | null>(null);
+  const anyFirst = $derived(inside && mayInside);
   /** An order belongs to the design and the end that it was looked for with. */
-  const found = $derived(asked?.of === site.design && asked.lastId === lastId ? asked.found : null);
+  const found = $derived(
+    asked?.of === site.design && asked.lastId === lastId && asked.anyFirst === anyFirst ? asked.found : null,
+  );
   const labels = $derived(new Map(devices.map((d) => [d.id, d.label])));
   const over = (o: ChainOrder) => (100 * (o.lengthM - o.boundM)) / o.boundM;
   const savedM = (o: ChainOrder) => o.asItIsM - o.lengthM;
 
   async function find() {
-    const [of, end] = [site.design, lastId];
-    const answer = await task.run(async ({ work }) => await work.chainOrder(of, end || null, LIMIT_S));
-    asked = answer && { of, lastId: end, found: answer };
+    const [of, ends] = [site.design, { lastId: lastId || null, anyFirst }];
+    const answer = await task.run(async ({ work }) => await work.chainOrder(of, ends, LIMIT_S));
+    asked = answer && { of, lastId: ends.lastId ?? '', anyFirst: ends.anyFirst, found: answer };
   }
 </script>
 
@@ -48,6 +55,9 @@
         bind:value={lastId}
       />
     </div>
+    <Checkbox class="h-8" bind:checked={inside} disabled={!mayInside}
+      >Logger may ask from inside{mayInside ? '' : ' (not known: can its terminator be turned off?)'}</Checkbox
+    >
     <Button size="xs" disabled={task.running || devices.length < 2} onclick={find}>Find the shortest order</Button>
   </div>
   <TaskBar {task} share={null} name="Trying orders" />
@@ -72,8 +82,9 @@
       <p class="mt-1">Missing: {found.missing.join(', ')}.</p>
     {:else}
       <p class="mt-1 text-sm text-dim">
-        From the first device over all others, by measured routes and the ways over the plan, with what every landed end
-        takes. Addresses and terminators stay as they are until the chain is numbered again.
+        From the first device, or from any where the logger may ask from inside, over all others, by measured routes and
+        the ways over the plan, with what every landed end takes. Addresses and terminators stay as they are until the
+        chain is numbered again.
       </p>
     {/if}
   </div>

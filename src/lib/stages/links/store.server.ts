@@ -19,9 +19,9 @@ export const store: PartStore = {
       table: chainDevice,
       key: 'id',
       list: (d) => d.chain.devices,
-      row: ({ unitLoads, position, entryM, hopM, hopFromId, serial, stubM, ...c }) => ({
-        ...c,
-        cable: { unitLoads, position, entryM, hopM, hopFromId, serial, stubM },
+      row: ({ id, kind, label, inverterId, address, terminated, ...cable }) => ({
+        ...{ id, kind, label, inverterId, address, terminated },
+        cable,
       }),
     }),
   ],

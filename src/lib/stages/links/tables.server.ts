@@ -16,7 +16,7 @@ export const chainDevice = pgTable(
     address: smallint('address'),
     terminated: boolean('terminated').notNull(),
     cable: jsonb('cable')
-      .$type<Pick<ChainDevice, 'unitLoads' | 'position' | 'entryM' | 'hopM' | 'hopFromId' | 'serial' | 'stubM'>>()
+      .$type<Omit<ChainDevice, 'id' | 'kind' | 'label' | 'inverterId' | 'address' | 'terminated'>>()
       .notNull(),
   },
   (t) => [

@@ -69,7 +69,8 @@
       title: `Body: ${title.toLowerCase()}`,
       paths: paths.map((f) => `body.${f}`),
     })),
-    { title: 'Other', paths: ['massKg', 'residualTypeA', 'altitudeMaxM', 'dischargeWaitS', 'busUnitLoads'] },
+    { title: 'Bus', paths: ['busUnitLoads', 'busD1', 'busD0'] },
+    { title: 'Other', paths: ['massKg', 'residualTypeA', 'altitudeMaxM', 'dischargeWaitS'] },
   ];
   // The form takes the fields one by one; rules over several of them are judged by the whole schema on saving.
   const inverterForm = inverterSheetSchema.omit({ id: true });

@@ -17,8 +17,18 @@ export const LOGGER = rule<ChainResult>()({
         return at.length ? at : null;
       },
     },
+    terminatorOut: {
+      as: 'whether the terminator of a logger inside the chain can be turned off',
+      // Asked where it decides: of one logger that stands inside with it off.
+      of: ({ chain: { devices } }) => {
+        const loggers = devices.filter((d) => d.kind === 'logger');
+        const [one] = loggers;
+        const inside = one && one !== devices[0] && one !== devices.at(-1);
+        return loggers.length === 1 && inside && !one.terminated ? one.terminatorOut : true;
+      },
+    },
   },
-  judge: ({ at }, { chain: { devices } }) => {
+  judge: ({ at, terminatorOut }, { chain: { devices } }) => {
     const loggers = at.flatMap((i) => devices[i] ?? []);
     if (loggers.length > 1)
       return found('stop', () => [
@@ -27,12 +37,14 @@ export const LOGGER = rule<ChainResult>()({
     const [logger] = loggers;
     const inside = at[0] !== 0 && at[0] !== devices.length - 1;
     if (!inside) return found('holds', () => [`${logger?.label} asks, from an end of the chain`]);
-    return logger?.terminated
-      ? found('stop', () => [
-          `${logger.label} sits inside the chain with its terminator on: take it to an end, or take its terminator out`,
-        ])
-      : found('tight', () => [
-          `${logger?.label} sits inside the chain: allowed only where its internal terminator can be turned off, with terminators at both outer ends`,
-        ]);
+    if (logger?.terminated)
+      return found('stop', () => [
+        `${logger.label} sits inside the chain with its terminator on: take it to an end, or take its terminator out`,
+      ]);
+    return found(terminatorOut ? 'holds' : 'stop', () => [
+      terminatorOut
+        ? `${logger?.label} asks from inside the chain, its own terminator out: two arms of one bus, terminated at their outer ends`
+        : `${logger?.label} sits inside the chain and its terminator cannot be turned off: take it to an end`,
+    ]);
   },
 });

@@ -1,7 +1,9 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
+  import { busMarks } from '$core/links/line/chainSheet';
   import { linksResults } from '$core/links/results';
   import { useSite } from '$lib/client/siteState.svelte';
+  import ChainLabels from '$lib/stages/links/ChainLabels.svelte';
   import ChainSheet from '$lib/stages/links/ChainSheet.svelte';
   import LinksNav from '$lib/stages/links/LinksNav.svelte';
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
@@ -22,7 +24,8 @@
         <Button size="sm" color="alternative" onclick={() => print()}>Print</Button>
         <a class="border border-ink px-3 py-1" href="/sites/{site.siteId}/links/sheet.pdf" download>As PDF</a>
       </p>
-      <ChainSheet {results} site={site.design.survey.name} />
+      <ChainSheet {results} site={site.design.survey.name} marksOf={busMarks(site.design)} />
+      <ChainLabels {results} />
     {:else}
       <p class="sheet p-6 text-dim">
         The sheet to land the chain by stands here: order, addresses, terminators, what the meter must read. No device

@@ -1,0 +1,20 @@
+<script lang="ts">
+  import { chainLabels } from '$core/links/line/chainSheet';
+  import type { ChainResult } from '$core/links/results';
+
+  let { results }: { results: ChainResult } = $props();
+  const labels = $derived(chainLabels(results));
+</script>
+
+<section class="sheet p-3 break-before-page" aria-labelledby="chain-labels">
+  <h2 id="chain-labels">Labels</h2>
+  <p class="no-print text-sm text-dim">One for every device, two for every piece of cable.</p>
+  <ul class="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4 print:grid-cols-4">
+    {#each labels as l (`${l.on}|${l.title}`)}
+      <li class="border border-ink p-2 break-inside-avoid">
+        <b class="num block">{l.title}</b>
+        {#each l.lines as line (line)}<span class="block text-sm">{line}</span>{/each}
+      </li>
+    {/each}
+  </ul>
+</section>
