@@ -47,6 +47,16 @@ test('the pair is planned, broken on the scope, and the meter sheet says what a 
 
   await page.getByRole('link', { name: 'Round' }).click();
   await expect(page.getByRole('region', { name: 'The round at every bit rate' })).toContainText('1.89 s of 60.00 s');
+  const split = page.getByRole('region', { name: 'Over the buses it needs' });
+  await split.getByRole('button', { name: 'Split the devices over buses' }).click();
+  await expect(split).toContainText('1 bus of at most', { timeout: 15_000 });
+  const poll = page.getByRole('region', { name: 'How the logger goes round' });
+  await poll.getByLabel('Round that is wanted').fill('1.2');
+  await poll.getByRole('button', { name: 'Save the round' }).click();
+  await saved(page);
+  await split.getByRole('button', { name: 'Split the devices over buses' }).click();
+  await expect(split).toContainText('by poll', { timeout: 15_000 });
+  await expect(split.getByRole('listitem')).toHaveCount(3);
 });
 
 test('a bus is scanned, the duplicate found, told apart, mended, and the scan is clean', async ({ page, request }) => {

@@ -7,8 +7,10 @@ import { documentSchema } from '../site/base';
 import { assessLinks } from './assess';
 import { busCalculations } from './busCalculations';
 import { chainOrder } from './order/chainOrder';
+import { splitChain } from './order/splitChain';
 import { linksFlaws, linksShape } from './part';
 import { linksResults } from './results';
+import { BINDS } from './timing/fewestBuses';
 import { chainScope } from './wave/chainScope';
 import { faultCaseSchema } from './wave/faultCase';
 import { HEARD } from './wave/heard';
@@ -63,6 +65,30 @@ export const calculations = {
           passesTo: to,
         })),
       };
+    },
+  }),
+  'bus-split': calculation({
+    summary:
+      'The devices of a design over the fewest buses that keep loads, round, addresses and length, with little cable',
+    input: z.object({ design: documentSchema(linksShape, linksFlaws) }),
+    output: z.object({
+      buses: z.array(
+        z.object({
+          ids: z.array(partId).meta({ description: 'Devices in order, whoever asks first' }),
+          lengthM: figure('m', 'Cable of this bus'),
+        }),
+      ),
+      lengthM: figure('m', 'Cable of all'),
+      boundM: figure('m', 'What no split over so many can be shorter than'),
+      binds: z.array(z.enum(BINDS)).meta({ description: 'What asks for so many' }),
+      mostUnits: figure('', 'Most units on one bus'),
+    }),
+    long: true,
+    run: ({ design }) => {
+      const found = splitChain(design, { kicks: API_KICKS * 20, timeLimitS: Infinity, nowS: () => 0 });
+      if (found.value === null) throw new RangeError(`Not known: ${found.missing.join(', ')}`);
+      const { buses, binds, ...split } = found.value;
+      return { ...split, binds: [...binds], buses: buses.map((b) => ({ ...b, ids: [...b.ids] })) };
     },
   }),
   'chain-order': calculation({

@@ -3,5 +3,3 @@ export const SAID_BY = ['at the unit', 'over the bus', 'stand-in'] as const;
 export type SaidBy = (typeof SAID_BY)[number];
 /** Whether a simulated device said it. */
 export const isSimulated = (values: { readonly from: SaidBy }): boolean => values.from === 'stand-in';
-/** What somebody may type: a stand-in speaks for itself. */
-export const SEEN_BY = ['at the unit', 'over the bus'] as const satisfies readonly SaidBy[];

@@ -48,7 +48,7 @@ export const setUpReading = (
     address: 3,
     bitRate: 9600,
     exportLimitKw: null,
-    permitKw: null,
+    permit: { limitKw: null },
     insulationKohm: 40,
     passwordChanged: true,
     site: {

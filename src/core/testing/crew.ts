@@ -279,7 +279,6 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
         address: device?.address ?? null,
         bitRate: device ? design.chain.bitRate : null,
         exportLimitKw: null,
-        permitKw: null,
         insulationKohm: 60,
         voltWatt: true,
         reactive: 'power factor 1',

@@ -9,6 +9,8 @@ import type { TripYear } from '$core/design/tripHours';
 import { tripHours } from '$core/design/tripHours';
 import type { ChainOrder, Ends } from '$core/links/order/chainOrder';
 import { chainOrder } from '$core/links/order/chainOrder';
+import type { SplitChain } from '$core/links/order/splitChain';
+import { splitChain } from '$core/links/order/splitChain';
 import { linksResults } from '$core/links/results';
 import type { ChainScope } from '$core/links/wave/chainScope';
 import { chainScope } from '$core/links/wave/chainScope';
@@ -88,6 +90,10 @@ const work = {
 
   chainOrder(design: SiteDesign, ends: Ends, timeLimitS: number): Answer<ChainOrder> {
     return chainOrder(design, ends, { kicks: Infinity, timeLimitS, nowS });
+  },
+
+  splitChain(design: SiteDesign, timeLimitS: number): Answer<SplitChain> {
+    return splitChain(design, { kicks: Infinity, timeLimitS, nowS });
   },
 
   scope(design: SiteDesign, fault: FaultCase, onProgress: (share: number) => void): Answer<ChainScope> {

@@ -41,19 +41,21 @@ function shortestTree(costs: Costs, charge: Float64Array): Tree {
 /**
  * What no chain from device 0 can be shorter than, m: a tree in which the first device, and a fixed end, have one hop and no other more than
  * two, LB(π) = MST(c_ij + π_i + π_j) − Σ d_v·π_v, π_v ≥ 0 where a degree is only a most. Any π is a true bound; the best of some is taken, by
- * the subgradient deg − d. `knownM`: the shortest chain known. Source: Held and Karp 1970 (recalled), the one-tree as a tree of a path.
+ * the subgradient deg − d. `knownM`: the shortest chain known; `buses`: so many begin
+ * at device 0, and it has as many hops. Source: Held and Karp 1970 (recalled), the one-tree as a tree of a path.
  */
-export function chainBoundM(costs: Costs, end: number | null, knownM: number): number {
+export function chainBoundM(costs: Costs, end: number | null, knownM: number, buses = 1): number {
   const n = costs.length;
   if (n < 2) return 0;
-  const one = (v: number) => v === 0 || v === end;
+  const hops = (v: number) => (v === 0 ? buses : v === end ? 1 : 2);
+  const exactly = (v: number) => v === 0 || v === end;
   const charge = new Float64Array(n);
   let [bestM, stride, idle] = [0, 2, 0];
   for (let round = 0; round < ROUNDS; round++) {
     const { costM, degree } = shortestTree(costs, charge);
     let [allowed, square] = [0, 0];
     for (let v = 0; v < n; v++) {
-      const most = one(v) ? 1 : 2;
+      const most = hops(v);
       allowed += most * (charge[v] as number);
       square += ((degree[v] as number) - most) ** 2;
     }
@@ -63,8 +65,8 @@ export function chainBoundM(costs: Costs, end: number | null, knownM: number): n
     if (square === 0 || knownM - boundM <= 0) break;
     const step = (stride * (knownM - boundM)) / square;
     for (let v = 0; v < n; v++) {
-      const moved = (charge[v] as number) + step * ((degree[v] as number) - (one(v) ? 1 : 2));
-      charge[v] = one(v) ? moved : Math.max(0, moved);
+      const moved = (charge[v] as number) + step * ((degree[v] as number) - hops(v));
+      charge[v] = exactly(v) ? moved : Math.max(0, moved);
     }
   }
   return Math.min(bestM, knownM);

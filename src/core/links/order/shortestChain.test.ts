@@ -1,35 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { generator } from '../../kernel/generator';
-import { hopCableM } from '../chain';
+import type { Device } from '../../testing/chainFields';
+import { costsOf, field, unit } from '../../testing/chainFields';
 import { chainBoundM } from './bound';
 import type { Costs } from './costs';
 import { lengthOfM } from './costs';
 import { shortestPath } from './exact';
 import { searchedPath } from './search';
 import { shortestChain } from './shortestChain';
-
-/** Devices as [name, x, y, z, entry], m; the logger first. */
-type Device = readonly [name: string, x: number, y: number, z: number, entryM?: number];
-const along = (a: Device, b: Device, trayM?: number) =>
-  Math.abs(a[1] - b[1]) +
-  Math.abs(a[2] - b[2]) +
-  (trayM === undefined ? Math.abs(a[3] - b[3]) : Math.abs(a[3] - trayM) + Math.abs(b[3] - trayM));
-
-/** Cable along the axes, 5 % of slack, a metre at every landed end unless said; measured pairs as measured. */
-function costsOf(devices: readonly Device[], trayM?: number, measured: Readonly<Record<string, number>> = {}): Costs {
-  return devices.map((a) =>
-    devices.map((b) =>
-      a === b
-        ? 0
-        : hopCableM(
-            measured[`${a[0]}-${b[0]}`] ?? measured[`${b[0]}-${a[0]}`] ?? along(a, b, trayM),
-            a[4] ?? 1,
-            b[4] ?? 1,
-          ),
-    ),
-  );
-}
-const unit = (name: string, x: number, y = 0, z = 1.2): Device => [name, x, y, z];
 
 /** Three sites whose every order was tried by hand of a machine. */
 const A = [['LOG', 0, 0, 1.5] as Device, ...[-2, 3, -7, 10, -15, 22, -27, 36].map((x, i) => unit(`I${i + 1}`, x))];
@@ -63,19 +41,6 @@ const C: readonly Device[] = [
   ['RPT', 34, 14, 4, 0.5],
 ];
 const MEASURED = { 'I2-I4': 46, 'I2-RPT': 52, 'I6-I5': 58, 'I2-I5': 50, 'I8-I4': 24 };
-
-/** A field of units by a linear congruence of its own: the same every time. */
-function field(n: number, seed: number, widthM: number, heightM: number): Costs {
-  let s = BigInt(seed);
-  const tenths = (size: number) => {
-    s = (1103515245n * s + 12345n) % 2147483648n;
-    return Math.floor((10 * size * Number(s)) / 2147483648) / 10;
-  };
-  return costsOf([
-    ['LOG', 0, 0, 1.2],
-    ...Array.from({ length: n }, (_, i) => unit(`U${i}`, tenths(widthM), tenths(heightM))),
-  ]);
-}
 
 /** The least of all orders, one by one. */
 function tried(costs: Costs, end: number | null): number {

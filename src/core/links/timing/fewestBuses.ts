@@ -10,6 +10,8 @@ export type Binds = (typeof BINDS)[number];
 export interface Fewest {
   readonly buses: number;
   readonly binds: readonly Binds[];
+  /** Most units on one of them, by loads, round and addresses. */
+  readonly mostUnits: number;
   /** What each would ask for alone. */
   readonly by: Readonly<Record<Binds, number>>;
 }
@@ -51,5 +53,6 @@ export function fewestBuses(w: Wanted): Fewest {
     length: Math.max(1, Math.ceil(w.leastCableM / lengthLimitM(w.bitRate))),
   };
   const buses = Math.max(...Object.values(by));
-  return { buses, binds: BINDS.filter((b) => by[b] === buses), by };
+  const mostUnits = Math.min(perLoad, perRound, LAST_ADDRESS);
+  return { buses, binds: BINDS.filter((b) => by[b] === buses), by, mostUnits };
 }

@@ -109,6 +109,7 @@ describe('fewest buses', () => {
     expect(fewestBuses(wanted)).toEqual({
       buses: 3,
       binds: ['poll'],
+      mostUnits: 23,
       by: { 'unit loads': 2, poll: 3, addresses: 1, length: 1 },
     });
   });

@@ -6,7 +6,7 @@ import { lineOf } from '../../site/line';
 import { measured, notThere, onUnit } from '../judging';
 import { kind } from '../kind';
 import { PROVING_RULES as RULES } from '../rules';
-import { SAID_BY, SEEN_BY, isSimulated } from '../saidBy';
+import { SAID_BY, isSimulated } from '../saidBy';
 
 const wrongAddress = `Addresses run from ${FIRST_ADDRESS} to ${LAST_ADDRESS}.`;
 const values = z.object({
@@ -49,7 +49,6 @@ export const ADDRESSED = kind({
   },
   form: () => ({
     schema: values.extend({
-      from: enumOf(SEEN_BY).meta({ description: 'Read' }),
       serial: z.string().meta({ description: 'Serial read back at that address, empty where nobody asked' }),
     }),
     blank: { from: 'at the unit', address: null, serial: '' },

@@ -13,7 +13,7 @@ import { measured, onSite } from '../judging';
 import { kind } from '../kind';
 import type { BusReading } from '../readings/busReading';
 import { PROVING_RULES as RULES } from '../rules';
-import { SAID_BY, SEEN_BY, isSimulated } from '../saidBy';
+import { SAID_BY, isSimulated } from '../saidBy';
 
 const address = z.number().int().min(FIRST_ADDRESS).max(LAST_ADDRESS);
 const polls = quantity(1, 10_000, '', 'Questions to each unit').int();
@@ -92,7 +92,6 @@ export const BUS_SCAN = kind({
     const { units: _, ...rest } = values.shape;
     const schema = z.object({
       ...rest,
-      from: enumOf(SEEN_BY).meta({ description: 'Read' }),
       ...Object.fromEntries(
         plan.flatMap((p, i) => [
           [serialOf(i), z.string().meta({ description: `Serial at ${p.address}, ${p.label}` })],

@@ -12,9 +12,10 @@ const UNIT: EntrySubject = { scope: 'inverter', id: 'inv-1' };
 const SITE: EntrySubject = { scope: 'site', id: 'site' };
 const look = (crew: Crew, design = twoUnits) =>
   evidence({ releases: [{ ...A, design }], entries: crew.entries }, crew.nowMs + 1000);
-/** Checks of one kind at a part: those that do not hold, by id. */
-const said = (kind: string, subject: EntrySubject, over: object, design = twoUnits) => {
+/** Checks of one kind at a part: those that do not hold, by id. The letter of the operator is on record, with a limit where one is wanted. */
+const said = (kind: string, subject: EntrySubject, over: object, design = twoUnits, limitKw: number | null = null) => {
   const crew = new Crew(design);
+  crew.prove('S-PTO', 'site', { values: { limitKw } });
   const entry = crew.add(kind, subject, { ...healthy(kind, twoUnits, subject), ...over });
   const { checks, says } = look(crew, design).judgement(entry);
   return [says[0]?.result, ...checks.filter((c) => c.verdict !== 'holds').map((c) => `${c.id} ${c.verdict}`)];
@@ -133,6 +134,20 @@ describe('a unit that is set up', () => {
   it('is held against survey, chain and sheet', () => {
     expect(said('set-up', UNIT, {})).toEqual(['pass']);
     expect(said('set-up', UNIT, { address: null })).toEqual([null, 'proving.set-up-bus unknown']);
+    expect(said('set-up', UNIT, {}, twoUnits, 60)).toEqual(['fail', 'proving.set-up-export stop']);
+    expect(said('set-up', UNIT, { exportLimitKw: 60 }, twoUnits, 60)).toEqual(['pass']);
+    const crew = new Crew(twoUnits);
+    const early = crew.add('set-up', UNIT, healthy('set-up', twoUnits, UNIT));
+    const verdict = () => look(crew).judgement(early).says[0]?.result;
+    expect(verdict()).toBeNull();
+    // A letter that comes later counts as well, and the newest of them.
+    crew.prove('S-PTO');
+    expect(verdict()).toBe('pass');
+    crew.prove('S-PTO', 'site', { values: { limitKw: 60 } });
+    expect(verdict()).toBe('fail');
+    // Not one that somebody else wrote down.
+    crew.prove('S-PTO', 'site', { role: 'helper', licensedUntil: null });
+    expect(verdict()).toBe('fail');
     // Without a bus nobody asks for an address.
     const alone = { ...twoUnits, chain: { ...twoUnits.chain, devices: [] } };
     expect(said('set-up', UNIT, { address: null, bitRate: null }, alone)).toEqual(['pass']);

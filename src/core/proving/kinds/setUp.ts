@@ -5,11 +5,18 @@ import { FIRST_ADDRESS, LAST_ADDRESS } from '../../links/addresses';
 import { BIT_RATES } from '../../links/bitRates';
 import { GRID_CODES } from '../../site/gridCodes';
 import { lineOf } from '../../site/line';
+import type { Role } from '../entry';
 import { ROLES } from '../entry';
 import { measured, notThere, onUnit } from '../judging';
+import { PERMISSION } from './permission';
 import { kind } from '../kind';
 import { PROVING_RULES as RULES } from '../rules';
-import { SAID_BY, SEEN_BY, isSimulated } from '../saidBy';
+import { SAID_BY, isSimulated } from '../saidBy';
+
+/** Who may put a letter of the operator on record. */
+const SIGNERS: ReadonlySet<Role> = new Set(['lead', 'electrician']);
+/** The newest of them counts, whenever it came. */
+const ANY_TIME_MS = 100 * 365 * 86_400_000;
 
 /** A word for a secret with something after it: no password comes onto the record. */
 const SECRET = /\b(pass(word|code)?|pwd|pin|code)\b\s*(=|:|is)\s*\S/i;
@@ -40,8 +47,7 @@ const values = z.object({
     .union(BIT_RATES.map((r) => z.literal(r)))
     .nullable()
     .meta({ unit: 'bit/s', description: 'Bit rate it shows, empty without a bus' }),
-  exportLimitKw: quantity(0, 1e6, 'kW', 'Export limit that is set, empty for none').nullable(),
-  permitKw: quantity(0, 1e6, 'kW', 'Limit of the operator’s letter, empty for none').nullable(),
+  exportLimitKw: quantity(0, 1e6, 'kW', 'Export limit set, empty: none').nullable(),
   insulationKohm: quantity(0, 1e6, 'kΩ', 'Insulation it asks before the start'),
   voltWatt: z.boolean().meta({ description: 'Volt-watt is on' }),
   reactive: text('Power factor or reactive power mode'),
@@ -61,14 +67,16 @@ export const SET_UP = kind({
   gates: ['I-SETUP'],
   simulated: isSimulated,
   correctable: true,
-  judge({ design, subject, entry, values: v, day }) {
+  judge({ design, subject, entry, values: v, day, beside, atMs }) {
     const on = lineOf(design).unit(subject.id);
     if (!on) return notThere(['I-SETUP']);
     const where = onUnit(on, 'inverter', 'set-up');
     const { chain, survey } = design;
     const device = chain.devices.find((d) => d.inverterId === subject.id);
+    const letter = beside.near(PERMISSION.kind, atMs, ANY_TIME_MS).findLast((e) => SIGNERS.has(e.role));
     const reading = {
       ...v,
+      permit: letter && PERMISSION.is(letter) ? { limitKw: letter.values.limitKw } : null,
       site: {
         gridCode: survey.gridCode,
         lineV: survey.lineV,
@@ -86,7 +94,6 @@ export const SET_UP = kind({
   },
   form: () => ({
     schema: values.extend({
-      from: enumOf(SEEN_BY).meta({ description: 'Read' }),
       gridCode: enumOf(GRID_CODES.map((c) => c.family)).meta({ description: 'Grid code that the unit shows' }),
     }),
     blank: {
@@ -104,7 +111,7 @@ export const SET_UP = kind({
     groups: [
       {
         title: 'Grid',
-        paths: ['gridCode', 'nominalV', 'nominalHz', 'exportLimitKw', 'permitKw', 'reactive', 'voltWatt'],
+        paths: ['gridCode', 'nominalV', 'nominalHz', 'exportLimitKw', 'reactive', 'voltWatt'],
       },
       { title: 'Unit', paths: ['insulationKohm', 'firmware', 'clockAheadS', 'zoneSet', 'address', 'bitRate'] },
       { title: 'Access', paths: ['passwordChanged', 'passwordHeldBy', 'remoteOwner', 'from'] },

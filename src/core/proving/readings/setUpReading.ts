@@ -12,8 +12,8 @@ export interface SetUpReading {
   readonly address: number | null;
   readonly bitRate: number | null;
   readonly exportLimitKw: number | null;
-  /** Limit of the operator's letter; null: it sets none. */
-  readonly permitKw: number | null;
+  /** The newest letter of the operator on record, with its limit where it sets one; null: none is on record. */
+  readonly permit: { readonly limitKw: number | null } | null;
   readonly insulationKohm: number;
   readonly passwordChanged: boolean;
   readonly site: {

@@ -36,7 +36,7 @@ export async function chainDocument({ site, state, chain, marksOf }: OfChain, ma
         { title: 'Cable to it', share: 1.2, right: true },
         { title: 'Ohms', share: 1.2, right: true },
         { title: 'Idle', share: 1.1, right: true },
-        { title: 'D1 / D0 at it', share: 1.3 },
+        { title: 'Marks D1 / D0', share: 1.3 },
         { title: 'Colour', share: 1.1 },
         { title: 'Landed by', share: 1.5 },
       ],

@@ -31,7 +31,7 @@
           <th scope="col" class="fig">Cable to it</th>
           <th scope="col" class="fig">Ohms</th>
           <th scope="col" class="fig">Idle</th>
-          <th scope="col">D1 / D0 at it</th>
+          <th scope="col">Marks D1 / D0</th>
           <th scope="col">D1 / D0 colour</th>
           <th scope="col">Landed by</th>
         </tr>

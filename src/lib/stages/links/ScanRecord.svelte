@@ -14,6 +14,7 @@
   /** What the scan found, in the fields of the form: units of the release, by address. */
   const prefill = $derived(
     Object.fromEntries([
+      ['from', 'stand-in'],
       ['polls', result.times],
       ...(released ? plannedOf(released.chain) : []).flatMap((p, i) => {
         const finding = result.findings.find((f) => f.address === p.address);

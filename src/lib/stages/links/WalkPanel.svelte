@@ -255,6 +255,7 @@
             {subject}
             label="Record the set-up sheet"
             prefill={{
+              from: 'stand-in',
               address: walk.unit?.address ?? null,
               bitRate: walk.unit?.bitRate ?? null,
               firmware: walk.unit?.firmware ?? '',

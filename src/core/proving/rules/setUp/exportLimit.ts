@@ -9,14 +9,14 @@ export const SET_UP_EXPORT = rule<SetUpReading>()({
   title: 'Export limit within the permission',
   unit: 'kW',
   basis: practice('at most the limit of the operator’s letter'),
-  needs: {},
-  judge: (_, { exportLimitKw, permitKw }) => {
-    if (permitKw === null) return found('holds', () => ['the letter of the operator sets no limit']);
-    if (exportLimitKw === null) return found('stop', () => [`no limit is set, the letter allows ${permitKw} kW`]);
+  needs: { permit: { as: 'permission of the operator on record', of: (r) => r.permit } },
+  judge: ({ permit: { limitKw } }, { exportLimitKw }) => {
+    if (limitKw === null) return found('holds', () => ['the letter of the operator sets no limit']);
+    if (exportLimitKw === null) return found('stop', () => [`no limit is set, the letter allows ${limitKw} kW`]);
     return atMost({
       value: exportLimitKw,
-      limit: permitKw,
-      working: () => [`${exportLimitKw} kW set, ${permitKw} kW allowed`],
+      limit: limitKw,
+      working: () => [`${exportLimitKw} kW set, ${limitKw} kW allowed`],
     });
   },
 });

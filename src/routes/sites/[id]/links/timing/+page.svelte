@@ -1,6 +1,7 @@
 <script lang="ts">
   import { linksResults } from '$core/links/results';
   import { useSite } from '$lib/client/siteState.svelte';
+  import BusSplit from '$lib/stages/links/BusSplit.svelte';
   import LinksNav from '$lib/stages/links/LinksNav.svelte';
   import RoundPanel from '$lib/stages/links/RoundPanel.svelte';
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
@@ -17,6 +18,7 @@
   {#snippet main()}
     <LinksNav siteId={site.siteId} />
     <RoundPanel {results} />
+    <BusSplit />
   {/snippet}
   {#snippet side()}<MarginLedger {checks} title="Margins: round" />{/snippet}
 </Stage>
