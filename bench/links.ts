@@ -2,6 +2,7 @@ import { generator } from '../src/core/kernel/generator';
 import { hopCableM } from '../src/core/links/chain';
 import type { Costs } from '../src/core/links/order/costs';
 
+export { splitOverBuses } from '../src/core/links/order/busSplit';
 export { shortestChain } from '../src/core/links/order/shortestChain';
 
 /** Cable between devices strewn over a field, the same every time. */

@@ -102,6 +102,22 @@ test('a bus is scanned, the duplicate found, told apart, mended, and the scan is
   await expect(scan).toContainText('healthy');
   for (const address of [1, 2, 3, 100]) await expect(row(address)).toContainText('right');
 
+  // A cross in the chain: the tail is dead, and the plug to pull is named until one place is left.
+  await put('crossed hop', 4);
+  await again();
+  await expect(scan).toContainText('break or cross after INV-04');
+  const halves = scan.getByRole('group', { name: 'By halves' });
+  await expect(halves).toContainText('Pull the plug behind INV-05');
+  await halves.getByRole('button', { name: 'They do not' }).click();
+  await halves.getByRole('button', { name: 'They do', exact: true }).click();
+  await halves.getByRole('button', { name: 'They do', exact: true }).click();
+  await halves.getByRole('button', { name: 'They do', exact: true }).click();
+  await expect(halves).toContainText('The fault is at INV-05, or in the cable before it');
+  await fleet.getByRole('button', { name: 'Take off: crossed hop at 4' }).click();
+  await expect(fleet.getByRole('listitem').filter({ hasText: 'crossed hop' })).toHaveCount(0);
+  await again();
+  await expect(scan).toContainText('healthy');
+
   // The line away in the middle of it: said, and taken up again.
   await fleet.getByRole('button', { name: 'Gateway away for 10 s' }).click();
   await scan.getByRole('button', { name: 'Scan the bus' }).click();

@@ -114,7 +114,3 @@ export function symptomOf(rates: readonly Rates[]): Symptom {
 
 /** Plugs that have to be pulled to find one fault among so many devices by halves: ⌈log₂(n + 1)⌉. */
 export const halfSplits = (devices: number): number => Math.ceil(Math.log2(devices + 1));
-
-/** The plug to pull next: behind the middle of those between the last that is known good and the first known bad, counted from 1. */
-export const nextPlug = (good: number, bad: number): number | null =>
-  bad - good <= 1 ? null : Math.floor((good + bad) / 2);

@@ -17,7 +17,10 @@
     {
       title: 'Ripple control, relays K1 to K4',
       note: 'Several closed: the lowest wins. None: all of it, with caution. Time every step against what the operator asks.',
-      tests: rippleRows().map((r) => ({ what: r.relays.split('').join(' '), wanted: `${r.percent} %: ${r.says}` })),
+      tests: rippleRows().map((r) => ({
+        what: r.relays.split('').join(' '),
+        wanted: r.says.includes('%') ? r.says : `${r.percent} %: ${r.says}`,
+      })),
     },
     {
       title: 'Start contact of a generator',

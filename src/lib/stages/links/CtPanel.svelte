@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Radio } from 'flowbite-svelte';
   import { fixed } from '$core/kernel/quantity';
   import type { Power } from '$core/links/meter/ctWiring';
   import { ctMend, ctWiring } from '$core/links/meter/ctWiring';
@@ -43,7 +44,7 @@
   <fieldset class="my-2 flex flex-wrap gap-4">
     <legend class="text-sm text-dim">The meter counts as positive</legend>
     {#each ['import', 'export'] as const as way (way)}
-      <label class="flex items-center gap-1"><input type="radio" bind:group={counts} value={way} /> {way}</label>
+      <Radio name="ct-counts" bind:group={counts} value={way}>{way}</Radio>
     {/each}
   </fieldset>
   <div class="overflow-x-auto">

@@ -4,13 +4,13 @@
   import { fixed } from '$core/kernel/quantity';
   import { LAST_ADDRESS } from '$core/links/addresses';
   import { markOfFinding } from '$core/links/field/compare';
-  import { halfSplits } from '$core/links/field/symptoms';
   import { CAUSES } from '$core/links/field/symptoms';
   import { ApiProblem, post } from '$lib/client/api';
   import { useSite } from '$lib/client/siteState.svelte';
   import type { AddressAnswer, ScanResult } from '$lib/schemas/field';
   import { scanRequest } from '$lib/schemas/field';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import HalfSplit from './HalfSplit.svelte';
   import ScanRecord from './ScanRecord.svelte';
   import StandInBadge from './StandInBadge.svelte';
   import { ScanState } from './scanState.svelte';
@@ -112,9 +112,8 @@
           <dd>{c.cause}</dd>
           <dt class="text-dim">Next measurement</dt>
           <dd>
-            {c.test}{unclear(r)
-              ? ` By halves: ${halfSplits(r.rates.length)} plugs at most for ${r.rates.length} devices.`
-              : ''}
+            {c.test}
+            {#if unclear(r)}<HalfSplit labels={r.rates.map((u) => u.label)} />{/if}
           </dd>
           {#if c.fix}<dt class="text-dim">Then</dt>
             <dd>{c.fix}</dd>{/if}
