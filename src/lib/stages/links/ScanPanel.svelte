@@ -72,7 +72,7 @@
       <Label for="scan-times" class="text-sm font-normal text-dim">Each asked</Label>
       <Select id="scan-times" size="sm" class="h-8 py-0" placeholder="" items={TIMES} bind:value={times} />
     </div>
-    <Checkbox bind:checked={all} class="h-8">All 247 addresses</Checkbox>
+    <div class="flex h-8 items-center"><Checkbox bind:checked={all}>All 247 addresses</Checkbox></div>
     <Button size="xs" disabled={scan.running} onclick={begin}>Scan the bus</Button>
   </div>
   {#if scan.running}

@@ -55,9 +55,11 @@
         bind:value={lastId}
       />
     </div>
-    <Checkbox class="h-8" bind:checked={inside} disabled={!mayInside}
-      >Logger may ask from inside{mayInside ? '' : ' (not known: can its terminator be turned off?)'}</Checkbox
-    >
+    <div class="flex h-8 items-center">
+      <Checkbox bind:checked={inside} disabled={!mayInside}
+        >Logger may ask from inside{mayInside ? '' : ' (not known: can its terminator be turned off?)'}</Checkbox
+      >
+    </div>
     <Button size="xs" disabled={task.running || devices.length < 2} onclick={find}>Find the shortest order</Button>
   </div>
   <TaskBar {task} share={null} name="Trying orders" />
