@@ -26,6 +26,19 @@
       }),
     ]),
   );
+  type Unit = { readonly address: number; readonly serials: readonly string[]; readonly good: number };
+  /** The units as typed, with whoever else answered at their address, and those that were heard at least once where nobody is planned. */
+  function withOthers(typed: readonly Unit[]): Unit[] {
+    const found = result.findings.filter((f) => f.kind !== 'missing');
+    const at = new Map(found.map((f) => [f.address, f.serials]));
+    const asked = new Set(typed.map((u) => u.address));
+    return [
+      ...typed.map((u) => ({ ...u, serials: [...new Set([...u.serials, ...(at.get(u.address) ?? [])])] })),
+      ...found
+        .filter((f) => !asked.has(f.address))
+        .map((f) => ({ address: f.address, serials: f.serials, good: 1 })),
+    ];
+  }
 </script>
 
 <details class="mt-2">
@@ -42,7 +55,7 @@
       {subject}
       label="Record the scan"
       {prefill}
-      merge={(typed) => ({ ...typed, from: 'stand-in' })}
+      merge={(typed) => ({ ...typed, from: 'stand-in', units: withOthers(typed['units'] as Unit[]) })}
     />
   {/if}
 </details>
