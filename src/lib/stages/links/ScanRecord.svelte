@@ -34,9 +34,7 @@
     const asked = new Set(typed.map((u) => u.address));
     return [
       ...typed.map((u) => ({ ...u, serials: [...new Set([...u.serials, ...(at.get(u.address) ?? [])])] })),
-      ...found
-        .filter((f) => !asked.has(f.address))
-        .map((f) => ({ address: f.address, serials: f.serials, good: 1 })),
+      ...found.filter((f) => !asked.has(f.address)).map((f) => ({ address: f.address, serials: f.serials, good: 1 })),
     ];
   }
 </script>
