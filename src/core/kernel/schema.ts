@@ -6,7 +6,9 @@ import { z } from 'zod';
 export const partId = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9_-]{0,59}$/, 'Use letters, digits, - and _, at most 60.');
 /** An id made by a program. Small letters alone: one id is not to be two to whoever compares texts. */
 export const uuid = (error = 'Enter a UUID.') => z.uuid(error).lowercase('Write the UUID in small letters.');
-export const partName = z.string().trim().min(1, 'Enter a name.').max(60);
+/** Longest name of a part, characters. */
+export const NAME_MOST = 60;
+export const partName = z.string().trim().min(1, 'Enter a name.').max(NAME_MOST);
 
 /** A number in a range, with the unit and the words that forms and the API show. */
 export function quantity(min: number, max: number, unit: string, description: string) {

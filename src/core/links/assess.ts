@@ -7,13 +7,24 @@ import { LINKS_RULES as RULES } from './rules';
 
 const chainSubject = (path: string, id?: string): Subject => ({ element: 'chain', path, ...(id ? { id } : {}) });
 
-/** Every check of the RS-485 chain. Empty while the site has no chain. */
-export function assessLinks(_design: LinksDesign, result: ChainResult, memo: Memo): readonly (readonly Check[])[] {
-  return [memo.keep('links/checks', [result], () => chainChecks(result))];
+/** Every check of the RS-485 buses. Empty while the site has no chain. */
+export function assessLinks(
+  _design: LinksDesign,
+  results: readonly ChainResult[],
+  memo: Memo,
+): readonly (readonly Check[])[] {
+  const several = results.length > 1;
+  return [
+    memo.keep('links/checks', [results], () =>
+      results.flatMap((r) => chainChecks(r, several ? ` of bus ${r.bus}` : '')),
+    ),
+  ];
 }
 
-function chainChecks(result: ChainResult): Check[] {
+/** `of`: which chain, in words, where there are several. */
+function chainChecks(result: ChainResult, of: string): Check[] {
   const { devices } = result.chain;
+  const whole = chainSubject(`whole chain${of}`);
   if (devices.length === 0) return [];
   const addressed = devices.filter((d) => d.kind !== 'logger');
   return [
@@ -24,9 +35,9 @@ function chainChecks(result: ChainResult): Check[] {
         chainSubject(device.label, device.id),
       ),
     ),
-    ...ask(RULES.ends, result, chainSubject('chain ends')),
-    ...ask(RULES.chain, result, chainSubject('whole chain')),
-    ...ask(RULES.line, result, chainSubject('whole chain')),
-    ...ask(RULES.poll, result, chainSubject('whole chain')),
+    ...ask(RULES.ends, result, chainSubject(`chain ends${of}`)),
+    ...ask(RULES.chain, result, whole),
+    ...ask(RULES.line, result, whole),
+    ...ask(RULES.poll, result, whole),
   ];
 }

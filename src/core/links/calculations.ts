@@ -8,8 +8,9 @@ import { assessLinks } from './assess';
 import { busCalculations } from './busCalculations';
 import { chainOrder } from './order/chainOrder';
 import { splitChain } from './order/splitChain';
-import { linksFlaws, linksShape } from './part';
-import { linksResults } from './results';
+import { onBus } from './buses';
+import { chainDeviceSchema, linksFlaws, linksShape } from './part';
+import { chainResult, linksResults } from './results';
 import { BINDS } from './timing/fewestBuses';
 import { chainScope } from './wave/chainScope';
 import { faultCaseSchema } from './wave/faultCase';
@@ -17,6 +18,8 @@ import { HEARD } from './wave/heard';
 
 /** Kicks of a search that is asked for over the API: no clock, so the same question has the same answer. */
 const API_KICKS = 100;
+
+const { bus } = chainDeviceSchema.shape;
 
 /** What the chain computes without a stored site. */
 export const calculations = {
@@ -29,7 +32,7 @@ export const calculations = {
   }),
   'bus-scope': calculation({
     summary: 'What every device of the chain of a design hears, wired as planned or with a fault',
-    input: z.object({ design: documentSchema(linksShape, linksFlaws), fault: faultCaseSchema }),
+    input: z.object({ design: documentSchema(linksShape, linksFlaws), bus, fault: faultCaseSchema }),
     output: z.object({
       verdict: z.enum(HEARD),
       passesTo: figure('bit/s', 'Highest rate up to which all pass; null: none').nullable(),
@@ -47,8 +50,8 @@ export const calculations = {
       ),
     }),
     long: true,
-    run: ({ design, fault }) => {
-      const found = chainScope(linksResults(design), fault);
+    run: ({ design, bus: on, fault }) => {
+      const found = chainScope(chainResult(design, on), fault);
       if (found.value === null) throw new RangeError(`Not known: ${found.missing.join(', ')}`);
       const { verdict, passesTo, broken, channels } = found.value;
       return {
@@ -92,9 +95,10 @@ export const calculations = {
     },
   }),
   'chain-order': calculation({
-    summary: 'The shortest order of the chain of a design',
+    summary: 'The shortest order of a bus of a design',
     input: z.object({
       design: documentSchema(linksShape, linksFlaws),
+      bus,
       lastId: partId.nullable().default(null).meta({ description: 'Device that it ends at; null: any' }),
       anyFirst: z
         .boolean()
@@ -109,8 +113,8 @@ export const calculations = {
       boundM: figure('m', 'What none can be shorter than'),
     }),
     long: true,
-    run: ({ design, ...ends }) => {
-      const found = chainOrder(design, ends, { kicks: API_KICKS, timeLimitS: Infinity, nowS: () => 0 });
+    run: ({ design, bus: on, ...ends }) => {
+      const found = chainOrder(onBus(design, on), ends, { kicks: API_KICKS, timeLimitS: Infinity, nowS: () => 0 });
       if (found.value === null) throw new RangeError(`Not known: ${found.missing.join(', ')}`);
       return { ...found.value, ids: [...found.value.ids] };
     },

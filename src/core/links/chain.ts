@@ -2,6 +2,7 @@ import { requirePositive, requireWithin } from '../kernel/require';
 import { lineOf } from '../site/line';
 import type { Way } from '../site/way';
 import { waysOf } from '../site/way';
+import { busesOf, devicesOn } from './buses';
 import type { ChainDevice, LinksDesign } from './part';
 
 /** Slack of a cable laid by hand, share of the route (common practice). */
@@ -50,9 +51,13 @@ export function hopBetween(design: LinksDesign, from: ChainDevice, to: ChainDevi
   return { from, to, measured: measured !== null, way, cableM };
 }
 
-/** The hops in order, each with its cable. */
-export const chainHops = (design: LinksDesign): Hop[] =>
-  design.chain.devices.slice(1).map((to, i) => hopBetween(design, design.chain.devices[i] as ChainDevice, to));
+/** The hops of one bus in order, each with its cable. */
+export function busHops(design: LinksDesign, bus: number): Hop[] {
+  const devices = devicesOn(design.chain, bus);
+  return devices.slice(1).map((to, i) => hopBetween(design, devices[i] as ChainDevice, to));
+}
+/** The hops of every bus, bus by bus. */
+export const chainHops = (design: LinksDesign): Hop[] => busesOf(design.chain).flatMap((bus) => busHops(design, bus));
 
 /** Unit loads of a device: its own, or those of the inverter's sheet; null while neither says. */
 export function unitLoadsOf(design: LinksDesign, device: ChainDevice): number | null {

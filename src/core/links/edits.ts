@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { editOn } from '../kernel/discipline';
 import { replaced } from '../kernel/lists';
-import { partId } from '../kernel/schema';
+import { NAME_MOST, partId } from '../kernel/schema';
 import type { ChainDevice, LinksDesign } from './part';
 import { LAST_ADDRESS } from './addresses';
+import { MOST_BUSES, busesOf, devicesOn } from './buses';
 import { busLineSchema } from './line/busLine';
 import { chainDeviceSchema, chainSchema } from './part';
 import { pollPlanSchema } from './timing/pollPlan';
@@ -38,20 +39,57 @@ function nextFree(taken: Set<number>, from: number): number | null {
 }
 
 /**
- * Inverters by position in the chain from 1, past addresses that meters have already; meters without one from 100; terminators at the two
+ * Bus by bus: inverters by position in the chain from 1, past addresses that meters have already; meters without one from 100; terminators at the two
  * ends and nowhere else. A meter keeps the address it has: it may be set on the device.
  */
 export function withChainNumbered<D extends LinksDesign>(d: D): D {
-  const last = d.chain.devices.length - 1;
-  const taken = new Set(d.chain.devices.flatMap((c) => (c.kind === 'meter' && c.address !== null ? [c.address] : [])));
+  return withDevices(
+    d,
+    busesOf(d.chain).flatMap((bus) => numbered(devicesOn(d.chain, bus))),
+  );
+}
+
+function numbered(devices: readonly ChainDevice[]): ChainDevice[] {
+  const last = devices.length - 1;
+  const taken = new Set(devices.flatMap((c) => (c.kind === 'meter' && c.address !== null ? [c.address] : [])));
   const inverters = new Map(
-    d.chain.devices.flatMap((c) => (c.kind === 'inverter' ? [[c.id, nextFree(taken, 1)] as const] : [])),
+    devices.flatMap((c) => (c.kind === 'inverter' ? [[c.id, nextFree(taken, 1)] as const] : [])),
   );
   const addressOf = (c: ChainDevice) =>
     c.kind === 'logger' ? null : (inverters.get(c.id) ?? c.address ?? nextFree(taken, METERS_FROM));
+  return devices.map((c, i) => ({ ...c, address: addressOf(c), terminated: i === 0 || i === last }));
+}
+
+/** The same logger on one more bus, at a port of its own; `taken`: ids that stand already, to which its own is added. */
+function portOf(logger: ChainDevice, bus: number, taken: Set<string>): ChainDevice {
+  let port = bus;
+  while (taken.has(`${logger.id}-port-${port}`)) port++;
+  const id = `${logger.id}-port-${port}`;
+  taken.add(id);
+  const label = `${logger.label} port ${port}`.slice(-NAME_MOST);
+  return { ...logger, id, label, hopM: null, hopFromId: null, serial: null };
+}
+
+/**
+ * Units over buses: on each those of the ids given, in that order, terminated at both ends and nowhere else. A logger leads each: those that are
+ * there in their order, then further ports of the first; one more than there are buses goes. Without a logger, and for devices that are not named,
+ * all stays as it is.
+ */
+export function withBuses<D extends LinksDesign>(d: D, buses: readonly (readonly string[])[]): D {
+  const byId = new Map(d.chain.devices.map((c) => [c.id, c]));
+  const taken = new Set(byId.keys());
+  const loggers = d.chain.devices.filter((c) => c.kind === 'logger');
+  const [first] = loggers;
+  const named = buses.map((ids) => ids.flatMap((id) => byId.get(id) ?? []).filter((c) => c.kind !== 'logger'));
+  const placed = new Set(named.flat());
+  if (!first || d.chain.devices.some((c) => c.kind !== 'logger' && !placed.has(c))) return d;
   return withDevices(
     d,
-    d.chain.devices.map((c, i) => ({ ...c, address: addressOf(c), terminated: i === 0 || i === last })),
+    named.flatMap((units, i) => {
+      const bus = i + 1;
+      const line = [loggers[i] ?? portOf(first, bus, taken), ...units];
+      return line.map((c, at) => ({ ...c, bus, terminated: at === 0 || at === line.length - 1 }));
+    }),
   );
 }
 
@@ -101,6 +139,12 @@ export const linksEdits = [
         d,
         d.chain.devices.filter((c) => c.id !== deviceId),
       ),
+  ),
+  edit(
+    'chain-buses',
+    { buses: z.array(z.array(partId).max(600)).min(1).max(MOST_BUSES) },
+    (_, { buses }) => `the chain over ${buses.length} ${buses.length === 1 ? 'bus' : 'buses'}`,
+    (d, { buses }) => withBuses(d, buses),
   ),
   edit(
     'number-chain',

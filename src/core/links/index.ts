@@ -5,7 +5,7 @@ import { chainDeviceOf, linksFlaws, linksShape } from './part';
 import { linksResults } from './results';
 import { LINKS_RULES } from './rules';
 
-/** The RS-485 chain from the logger to the last unit. */
+/** The RS-485 buses, each from its logger to the last unit. */
 export const links = discipline({
   name: 'links',
   title: 'Links',
@@ -31,5 +31,5 @@ export const links = discipline({
     memo.keep('links/results', [d.chain, d.inverters, d.plan, d.equipment.inverters], () => linksResults(d)),
   assess: assessLinks,
   rules: Object.values(LINKS_RULES).flat(),
-  version: 4,
+  version: 5,
 });

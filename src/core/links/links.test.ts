@@ -8,7 +8,8 @@ import { siteOf } from '../testing/examples';
 import { UNKNOWN_LINE } from './line/busLine';
 import { checksOf } from '../testing/checks';
 import { hopCableM, lengthLimitM } from './chain';
-import { linksResults } from './results';
+import { FIRST_BUS } from './buses';
+import { chainResult } from './results';
 import { LINKS_RULES } from './rules';
 import { newDevice } from './part';
 import { traySchema } from '../site/plan';
@@ -45,7 +46,7 @@ describe('length', () => {
   });
   it('is 110.815 m in the order that trying every permutation of these nine places finds shortest', () => {
     const order = ['inv-1', 'inv-3', 'inv-5', 'inv-7', 'inv-2', 'inv-4', 'inv-6', 'inv-8'].map((i) => `dev-${i}`);
-    expect(linksResults(withChainOrder(site, ['log', ...order])).lengthM.value).toBeCloseTo(110.815, 6);
+    expect(chainResult(withChainOrder(site, ['log', ...order]), FIRST_BUS).lengthM.value).toBeCloseTo(110.815, 6);
   });
   it('is unknown while one position is', () => {
     const lost = { ...site, inverters: site.inverters.map((i, n) => (n === 2 ? { ...i, position: null } : i)) };
@@ -62,7 +63,7 @@ describe('a measured hop', () => {
   const ids = (d: SiteDesign) => d.chain.devices.map((c) => c.id);
   const measured = edit((_, i) => (i === 3 ? { hopM: 41, hopFromId: ids(site)[2] } : {}));
   const cables = (d: SiteDesign) =>
-    new Map(linksResults(d).hops.map((h) => [`${h.from.id} ${h.to.id}`, h.cableM] as const));
+    new Map(chainResult(d, FIRST_BUS).hops.map((h) => [`${h.from.id} ${h.to.id}`, h.cableM] as const));
   const cable = hopCableM(41, 1, 1);
 
   it('belongs to its two ends', () => {

@@ -7,6 +7,7 @@ import type { Base } from '../site/base';
 import type { SiteInverter } from '../site/parts';
 import { positionSchema } from '../site/position';
 import { BIT_RATES } from './bitRates';
+import { FIRST_BUS, MOST_BUSES, busesOf } from './buses';
 import { UNKNOWN_LINE, busLineSchema } from './line/busLine';
 import { UNKNOWN_POLL, pollPlanSchema } from './timing/pollPlan';
 
@@ -14,6 +15,14 @@ export const chainDeviceSchema = z.object({
   id: partId,
   kind: z.enum(['logger', 'inverter', 'meter']),
   label: partName,
+  /** Each bus is a pair of its own, with its own port of a logger. */
+  bus: z
+    .number({ error: 'Enter a number.' })
+    .int('Whole buses.')
+    .min(FIRST_BUS, `Buses are numbered from ${FIRST_BUS} to ${MOST_BUSES}.`)
+    .max(MOST_BUSES, `Buses are numbered from ${FIRST_BUS} to ${MOST_BUSES}.`)
+    .default(FIRST_BUS)
+    .meta({ description: 'Bus' }),
   inverterId: partId.nullable(),
   /** Null: still at the address it shipped with. A logger has none. */
   address: z.number().int().min(1, 'Addresses run from 1 to 247.').max(247, 'Addresses run from 1 to 247.').nullable(),
@@ -41,7 +50,7 @@ export const chainDeviceSchema = z.object({
 });
 export type ChainDevice = z.infer<typeof chainDeviceSchema>;
 
-/** The RS-485 chain in order; the logger or lead unit first. */
+/** The RS-485 chain in order, the logger or lead unit of each bus first. */
 export const chainSchema = z.object({
   bitRate: z
     .union(BIT_RATES.map((r) => z.literal(r)))
@@ -65,6 +74,7 @@ export const newDevice = (id: string, kind: ChainDevice['kind'], label: string):
   id,
   kind,
   label,
+  bus: FIRST_BUS,
   inverterId: null,
   address: null,
   terminated: false,
@@ -84,14 +94,18 @@ export const chainDeviceOf = (inverter: SiteInverter): ChainDevice => ({
   inverterId: inverter.id,
 });
 
-/** Devices and addresses that stand twice, devices of no inverter. */
-export function linksFlaws({ chain: { devices: items }, inverters }: LinksDesign): Flaw[] {
+/** Devices that stand twice, addresses that do on one bus, devices of no inverter. */
+export function linksFlaws({ chain, inverters }: LinksDesign): Flaw[] {
+  const items = chain.devices;
   const list = 'chain.devices';
   const ofInverter = { items, list, field: 'inverterId', key: (c: ChainDevice) => c.inverterId };
   return [
     ...repeated({ items, list, field: 'id', key: (c) => c.id, what: 'Chain device' }),
     ...repeated({ ...ofInverter, what: 'Inverter' }),
-    ...repeated({ items, list, field: 'address', key: (c) => c.address?.toString(), what: 'Address' }),
+    ...busesOf(chain).flatMap((bus) => {
+      const key = (c: ChainDevice) => (c.bus === bus ? c.address?.toString() : null);
+      return repeated({ items, list, field: 'address', key, what: 'Address' });
+    }),
     ...repeated({ items, list, field: 'serial', key: (c) => c.serial, what: 'Serial number' }),
     ...dangling({ ...ofInverter, what: 'inverter' }, inverters),
   ];

@@ -1,7 +1,8 @@
 import type { Answer } from '../kernel/answer';
 import { known, lacking } from '../kernel/answer';
 import type { Hop } from './chain';
-import { chainHops, unitLoadsOf } from './chain';
+import { busesOf, devicesOn } from './buses';
+import { busHops, unitLoadsOf } from './chain';
 import type { BusBudget } from './line/busBudget';
 import { busBudget } from './line/busBudget';
 import type { Chain, ChainDevice, LinksDesign } from './part';
@@ -12,8 +13,9 @@ export interface DeviceOnChain {
   readonly others: readonly ChainDevice[];
 }
 
-/** What the chain computes once for its rules, sheets and screens. */
+/** What a bus computes once for its rules, sheets and screens. */
 export interface ChainResult {
+  readonly bus: number;
   readonly chain: Chain;
   readonly hops: readonly Hop[];
   /** Cable of the whole chain, m. */
@@ -25,10 +27,14 @@ export interface ChainResult {
   readonly budget: BusBudget;
 }
 
-/** Works the chain through. */
-export function linksResults(design: LinksDesign): ChainResult {
-  const { chain } = design;
-  const hops = chainHops(design);
+/** Every bus of a design worked through; the first, empty, where there is no device. */
+export const linksResults = (design: LinksDesign): readonly ChainResult[] =>
+  busesOf(design.chain).map((bus) => chainResult(design, bus));
+
+/** Works one bus of a design through. */
+export function chainResult(design: LinksDesign, bus: number): ChainResult {
+  const chain = { ...design.chain, devices: devicesOn(design.chain, bus) };
+  const hops = busHops(design, bus);
   const loads = chain.devices.map((device) => unitLoadsOf(design, device));
   const summed = (values: readonly (number | null)[], missing: readonly string[]): Answer<number> =>
     missing.length ? lacking(...missing) : known(values.reduce<number>((sum, v) => sum + (v ?? 0), 0));
@@ -41,5 +47,5 @@ export function linksResults(design: LinksDesign): ChainResult {
     chain.devices.flatMap((device, i) => (loads[i] === null ? [`unit loads of ${device.label}`] : [])),
   );
   const budget = busBudget({ chain, hops, lengthM, loads, unitLoads });
-  return { chain, hops, lengthM, loads, unitLoads, budget };
+  return { bus, chain, hops, lengthM, loads, unitLoads, budget };
 }

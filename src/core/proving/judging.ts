@@ -8,6 +8,9 @@ import type { GateId } from './gates/machine';
 import type { Judgement, Result } from './kind';
 import { PROVING_RULES } from './rules';
 
+/** Parts of one thing that is measured in several entries are read within this of each other, ms: a working day (common practice). */
+export const PARTS_WITHIN_MS = 12 * 3_600_000;
+
 /** What kinds of record share when they judge: a verdict as a result, the instrument's own check, where a part stands on the line. */
 
 const AS_RESULT: Readonly<Record<Verdict, Result>> = { holds: 'pass', tight: 'caution', stop: 'fail', unknown: null };

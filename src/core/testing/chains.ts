@@ -1,5 +1,6 @@
 import type { ChainResult } from '../links/results';
-import { linksResults } from '../links/results';
+import { FIRST_BUS } from '../links/buses';
+import { chainResult } from '../links/results';
 import type { ChainDevice } from '../links/part';
 import type { BusLine } from '../links/line/busLine';
 import { UNKNOWN_LINE } from '../links/line/busLine';
@@ -34,5 +35,5 @@ export function chainOf(
 ): ChainResult {
   const d = siteOf(units, []);
   const devices = d.chain.devices.map((c, i) => ({ ...c, ...over(c, i) }));
-  return linksResults({ ...d, chain: { ...d.chain, bitRate, devices, line: line ?? UNKNOWN_LINE } });
+  return chainResult({ ...d, chain: { ...d.chain, bitRate, devices, line: line ?? UNKNOWN_LINE } }, FIRST_BUS);
 }

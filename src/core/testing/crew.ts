@@ -15,7 +15,8 @@ import type { OrderName, StepState } from '../proving/tables/energiseOrders';
 import { stepsOf } from '../proving/tables/energiseOrders';
 import { plannedOf } from '../links/field/planned';
 import { meterSheet } from '../links/line/meterSheet';
-import { linksResults } from '../links/results';
+import { FIRST_BUS, devicesOn } from '../links/buses';
+import { chainResult } from '../links/results';
 import { lineOf } from '../site/line';
 import { gridCodeOf } from '../site/gridCodes';
 
@@ -103,6 +104,23 @@ const earthValues = (design: SiteDesign, subject: EntrySubject) => {
     secondMetal: 'Cu',
   };
 };
+
+/** A scan of one bus that went as planned. */
+export function healthyScan(design: SiteDesign, bus: number) {
+  const sheet = meterSheet(chainResult(design, bus)).value;
+  return {
+    from: 'over the bus',
+    bitRate: design.chain.bitRate ?? 9600,
+    polls: 100,
+    units: plannedOf(devicesOn(design.chain, bus)).map(({ address, serial }) => ({
+      address,
+      serials: serial === null ? [] : [serial],
+      good: 100,
+    })),
+    pairOhm: Math.round(10 * (sheet?.rows[0]?.bothOhm ?? 60)) / 10,
+    groundV: 0.2,
+  };
+}
 
 /** Healthy values of a kind at a part. Throws RangeError for a kind that has none. */
 export function healthy(kind: string, design: SiteDesign, subject: EntrySubject): Record<string, unknown> {
@@ -252,21 +270,8 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
       const device = design.chain.devices.find((d) => d.inverterId === subject.id);
       return { from: 'at the unit', address: device?.address ?? 1, serial: device?.serial ?? null };
     }
-    case 'bus-scan': {
-      const sheet = meterSheet(linksResults(design)).value;
-      return {
-        from: 'over the bus',
-        bitRate: design.chain.bitRate ?? 9600,
-        polls: 100,
-        units: plannedOf(design.chain).map(({ address, serial }) => ({
-          address,
-          serials: serial === null ? [] : [serial],
-          good: 100,
-        })),
-        pairOhm: Math.round(10 * (sheet?.rows[0]?.bothOhm ?? 60)) / 10,
-        groundV: 0.2,
-      };
-    }
+    case 'bus-scan':
+      return healthyScan(design, FIRST_BUS);
     case 'set-up': {
       const device = design.chain.devices.find((d) => d.inverterId === subject.id);
       return {

@@ -317,6 +317,7 @@ export function randomDesign(seed: number, most?: Size): SiteDesign {
   const blanks = next() < 0.5 ? 0 : 0.12;
   const maybe = <T>(value: T): T | null => (next() < blanks ? null : value);
   const ids = d.chain.devices.map((c) => c.id);
+  const secondFrom = next() < 0.15 ? Math.floor(ids.length / 2) : Infinity;
   return {
     ...d,
     survey: {
@@ -426,6 +427,7 @@ export function randomDesign(seed: number, most?: Size): SiteDesign {
       },
       devices: d.chain.devices.map((c, i) => ({
         ...c,
+        bus: i < secondFrom ? 1 : 2,
         terminatorOut: maybe(next() < 0.7),
         stubM: maybe(one([0, 0, 0, 0.3, 2])),
         hopFromId: c.hopM === null ? null : next() < 0.8 ? (ids[i - 1] ?? null) : (ids[i + 1] ?? null),

@@ -1,11 +1,18 @@
 import { z } from 'zod';
 import { FINDINGS } from '$core/links/field/compare';
 import { CAUSES } from '$core/links/field/symptoms';
+import { FLEET_BUSES } from './standIns/config';
 import type { Cause } from '$core/links/field/symptoms';
 
 /** Work on a bus of stand-ins: which one, and how it is spoken to. */
 const onBus = {
-  bus: z.number().int().min(0).max(7).default(0).meta({ description: 'Bus of the stand-ins, from 0' }),
+  bus: z
+    .number()
+    .int()
+    .min(0)
+    .max(FLEET_BUSES - 1)
+    .default(0)
+    .meta({ description: 'Bus of the stand-ins, from 0' }),
   speaks: z
     .enum(['Modbus TCP', 'RTU over TCP'])
     .default('RTU over TCP')

@@ -11,7 +11,8 @@ import type { ChainOrder, Ends } from '$core/links/order/chainOrder';
 import { chainOrder } from '$core/links/order/chainOrder';
 import type { SplitChain } from '$core/links/order/splitChain';
 import { splitChain } from '$core/links/order/splitChain';
-import { linksResults } from '$core/links/results';
+import { busesOf } from '$core/links/buses';
+import { chainResult } from '$core/links/results';
 import type { ChainScope } from '$core/links/wave/chainScope';
 import { chainScope } from '$core/links/wave/chainScope';
 import type { FaultCase } from '$core/links/wave/faultCase';
@@ -97,7 +98,8 @@ const work = {
   },
 
   scope(design: SiteDesign, fault: FaultCase, onProgress: (share: number) => void): Answer<ChainScope> {
-    return chainScope(linksResults(design), fault, onProgress);
+    const [bus] = busesOf(design.chain);
+    return chainScope(chainResult(design, bus as number), fault, onProgress);
   },
 
   /** `restV`: the grid at rest to ask for; null as the survey has it. */

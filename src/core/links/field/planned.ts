@@ -1,9 +1,9 @@
-import type { Chain } from '../part';
+import type { ChainDevice } from '../part';
 import type { Planned } from './compare';
 import { FACTORY_ADDRESS, LAST_ADDRESS } from '../addresses';
 
-/** The units of a chain that have an address, in the order of the chain. */
-export const plannedOf = ({ devices }: Chain): Planned[] =>
+/** The units of a bus that have an address, in its order. */
+export const plannedOf = (devices: readonly ChainDevice[]): Planned[] =>
   devices.flatMap((d) =>
     d.kind !== 'logger' && d.address !== null ? [{ address: d.address, serial: d.serial, label: d.label }] : [],
   );

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { siteOf } from '../../testing/examples';
 import { wholeChain } from '../../testing/chains';
-import { busMarks, chainLabels, chainSheet } from './chainSheet';
+import type { ChainResult } from '../results';
+import { busMarks, chainLabels, chainName, chainSheet } from './chainSheet';
 
 describe('the sheet of a chain', () => {
   it('says of every device where it stands, what it is set to and what is read there', () => {
@@ -42,9 +43,10 @@ describe('the sheet of a chain', () => {
 
 describe('labels of a chain', () => {
   it('are one for a device and two for a piece of cable, each end naming the other', () => {
-    const labels = chainLabels(
-      wholeChain(3, 60, {}, (_, i) => (i === 0 ? { kind: 'logger', label: 'LOG' } : { address: i, serial: `S-${i}` })),
+    const chain = wholeChain(3, 60, {}, (_, i) =>
+      i === 0 ? { kind: 'logger', label: 'LOG' } : { address: i, serial: `S-${i}` },
     );
+    const labels = chainLabels(chain, [chain]);
     expect(labels.map((l) => [l.on, l.title])).toEqual([
       ['device', 'LOG'],
       ['device', 'INV-02'],
@@ -57,10 +59,20 @@ describe('labels of a chain', () => {
     expect(labels[0]?.lines.slice(0, 2)).toEqual(['asks, 9600 bit/s', 'terminator on']);
     expect(labels[1]?.lines).toEqual(['address 1, 9600 bit/s', 'terminator off', 'S-1']);
     expect(labels[3]?.lines).toEqual(['RS-485', '30.0 m']);
-    const bare = chainLabels(
-      wholeChain(2, 60, {}, (_, i) => ({ address: null, serial: null, ...(i ? { hopM: null } : {}) })),
-    );
+    const lost = wholeChain(2, 60, {}, (_, i) => ({ address: null, serial: null, ...(i ? { hopM: null } : {}) }));
+    const bare = chainLabels(lost, [lost]);
     expect(bare[1]?.lines).toEqual(['address not known, 9600 bit/s', 'terminator on']);
+  });
+  it('name the bus where there are several: an address stands once on each', () => {
+    const [one, two] = [wholeChain(2, 60), wholeChain(2, 60)].map((c, i) => ({
+      ...c,
+      bus: i + 1,
+      chain: { ...c.chain, devices: c.chain.devices.map((d) => ({ ...d, bus: i + 1, serial: null })) },
+    })) as [ChainResult, ChainResult];
+    const labels = chainLabels(two, [one, two]);
+    expect(labels[0]?.lines).toEqual(['address 1, 9600 bit/s', 'terminator on', 'bus 2']);
+    expect(labels.at(-1)?.lines).toEqual(['RS-485 bus 2', '60.0 m']);
+    expect([chainName(two, [one, two]), chainName(two, [two])]).toEqual(['RS-485 bus 2', 'RS-485 chain']);
   });
 });
 

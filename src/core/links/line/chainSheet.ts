@@ -90,8 +90,15 @@ export const busMarks =
     return type?.busD1 && type.busD0 ? `${type.busD1} / ${type.busD0}` : '';
   };
 
-/** Labels of a chain: one for every device, and one for each end of every piece of cable. */
-export function chainLabels({ chain: { devices, bitRate }, hops }: ChainResult): ChainLabel[] {
+/** What a bus is called on paper: the chain, where it is the only one. */
+export const chainName = ({ bus }: ChainResult, all: readonly ChainResult[]): string =>
+  all.length > 1 ? `RS-485 bus ${bus}` : 'RS-485 chain';
+
+/** Labels of a bus: one for every device, and one for each end of every piece of cable. */
+export function chainLabels(result: ChainResult, all: readonly ChainResult[]): ChainLabel[] {
+  const { hops } = result;
+  const { devices, bitRate } = result.chain;
+  const several = all.length > 1;
   const ofDevice = devices.map((d): ChainLabel => {
     const asks = d.kind === 'logger' ? 'asks' : `address ${d.address ?? UNKNOWN}`;
     return {
@@ -100,6 +107,7 @@ export function chainLabels({ chain: { devices, bitRate }, hops }: ChainResult):
       lines: [
         `${asks}${bitRate === null ? '' : `, ${bitRate} bit/s`}`,
         `terminator ${d.terminated ? 'on' : 'off'}`,
+        ...(several ? [`bus ${d.bus}`] : []),
         ...(d.serial === null ? [] : [d.serial]),
       ],
     };
@@ -111,7 +119,7 @@ export function chainLabels({ chain: { devices, bitRate }, hops }: ChainResult):
     ].map(([here, there]): ChainLabel => ({
       on: 'cable end',
       title: `${here?.label} → ${there?.label}`,
-      lines: ['RS-485', ...(cableM === null ? [] : [`${fixed(cableM, 1)} m`])],
+      lines: [several ? chainName(result, all) : 'RS-485', ...(cableM === null ? [] : [`${fixed(cableM, 1)} m`])],
     })),
   );
   return [...ofDevice, ...ofCable];

@@ -3,7 +3,8 @@ import { siteOf } from '../../testing/examples';
 import { calculations } from '../calculations';
 import { withDevices } from '../edits';
 import { chainDeviceOf, newDevice } from '../part';
-import { linksResults } from '../results';
+import { FIRST_BUS } from '../buses';
+import { chainResult } from '../results';
 import { chainOrder } from './chainOrder';
 
 /** Three units at 10, 30 and 20 m beside a logger; no tray: along the axes. */
@@ -27,7 +28,7 @@ describe('the shortest order of a chain', () => {
     expect(value?.lengthM).toBeCloseTo(3 * (10 * 1.05 + 2), 9);
     expect(value).toMatchObject({ proven: true, boundM: value?.lengthM });
     // As it stands it goes out, further out, and back.
-    expect(value?.asItIsM).toBeCloseTo(linksResults(site).lengthM.value ?? NaN, 9);
+    expect(value?.asItIsM).toBeCloseTo(chainResult(site, FIRST_BUS).lengthM.value ?? NaN, 9);
     expect(value?.asItIsM).toBeCloseTo(1.05 * (10 + 20 + 10) + 6, 9);
   });
   it('ends where it has to, and takes a measured route for what it is', () => {

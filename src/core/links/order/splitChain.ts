@@ -1,9 +1,11 @@
 import type { Answer } from '../../kernel/answer';
 import { known, lacking } from '../../kernel/answer';
+import { FIRST_BUS } from '../buses';
 import { lengthLimitM } from '../chain';
+import { withDevices } from '../edits';
 import { askerOf } from '../ends';
 import type { LinksDesign } from '../part';
-import { linksResults } from '../results';
+import { chainResult } from '../results';
 import type { Binds } from '../timing/fewestBuses';
 import { fewestOf } from '../timing/fewestOf';
 import type { BusSplit } from './busSplit';
@@ -23,10 +25,21 @@ const SEED = 1;
 /** So many buses more are tried where the fewest cannot keep the length. */
 const MORE_MOST = 8;
 
-/** Splits the chain of a design over the fewest buses that keep loads, round, addresses and length, each from whoever asks. */
-export function splitChain(design: LinksDesign, budget: Budget): Answer<SplitChain> {
+/** All units on one bus behind whoever asks on the first of them. */
+function onOne(design: LinksDesign): LinksDesign {
+  const { devices } = design.chain;
+  const asker = devices[askerOf(design.chain)];
+  return withDevices(
+    design,
+    devices.filter((d) => d === asker || d.kind !== 'logger').map((d) => ({ ...d, bus: FIRST_BUS })),
+  );
+}
+
+/** Splits the units of a design over the fewest buses that keep loads, round, addresses and length, each from whoever asks, wherever they are now. */
+export function splitChain(of: LinksDesign, budget: Budget): Answer<SplitChain> {
+  const design = onOne(of);
   const { chain } = design;
-  const results = linksResults(design);
+  const results = chainResult(design, FIRST_BUS);
   const fewest = fewestOf(results);
   const costs = hopCosts(design);
   if (fewest.value === null || costs.value === null || chain.bitRate === null)

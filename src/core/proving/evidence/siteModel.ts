@@ -65,7 +65,10 @@ const FACTS: Readonly<Record<Input, (design: SiteDesign, object: string) => unkn
   place: (design, object) => units(design, object).map((id) => design.hung.find((h) => h.inverterId === id) ?? null),
   run: (design, object) => design.runs.find((r) => r.inverterId === object) ?? null,
   address: (design, object) =>
-    units(design, object).map((id) => [id, design.chain.devices.find((d) => d.inverterId === id)?.address ?? null]),
+    units(design, object).map((id) => {
+      const device = design.chain.devices.find((d) => d.inverterId === id);
+      return [id, device ? [device.bus, device.address] : null];
+    }),
   hung: (design, object) =>
     units(design, object).map((id) => (lineOf(design).unit(id)?.strings ?? []).map((s) => [s.id, s.place])),
   inverter: (design, object) => lineOf(design).string(object)?.place?.inverterId ?? null,

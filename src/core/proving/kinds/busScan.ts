@@ -4,12 +4,17 @@ import { ask } from '../../kernel/rule';
 import { enumOf, quantity } from '../../kernel/schema';
 import { known } from '../../kernel/answer';
 import { FIRST_ADDRESS, LAST_ADDRESS } from '../../links/addresses';
+import { FIRST_BUS, busesOf, devicesOn } from '../../links/buses';
 import { BIT_RATES } from '../../links/bitRates';
 import { planAgainstFound } from '../../links/field/compare';
 import { plannedOf } from '../../links/field/planned';
 import { meterSheet, readingMeans } from '../../links/line/meterSheet';
-import { linksResults } from '../../links/results';
-import { measured, onSite } from '../judging';
+import { chainDeviceSchema } from '../../links/part';
+import { chainResult } from '../../links/results';
+import type { Entry, EntryOf } from '../entry';
+import { trueMs } from '../entry';
+import { PARTS_WITHIN_MS, measured, onSite } from '../judging';
+import type { Judgement } from '../kind';
 import { kind } from '../kind';
 import type { BusReading } from '../readings/busReading';
 import { PROVING_RULES as RULES } from '../rules';
@@ -20,6 +25,8 @@ const polls = quantity(1, 10_000, '', 'Questions to each unit').int();
 const good = quantity(0, 10_000, '', 'Questions that came back well').int();
 const values = z
   .object({
+    /** Left out: the first. */
+    bus: chainDeviceSchema.shape.bus.unwrap().optional(),
     from: enumOf(SAID_BY).meta({ description: 'Read' }),
     bitRate: z.union(BIT_RATES.map((r) => z.literal(r))).meta({ unit: 'bit/s', description: 'Asked at' }),
     polls,
@@ -35,13 +42,15 @@ const values = z
     message: 'No more come back than were asked.',
   });
 type Values = z.output<typeof values>;
+const busOf = (v: Values): number => v.bus ?? FIRST_BUS;
 
-/** A scan beside the chain as it is designed. */
+/** A scan of one bus beside that bus as it is designed. */
 export function busReadingOf(design: SiteDesign, v: Values): BusReading {
-  const { chain } = design;
-  const plan = plannedOf(chain);
+  const on = chainResult(design, busOf(v));
+  const { chain } = on;
+  const plan = plannedOf(chain.devices);
   const at = new Map(v.units.map((u) => [u.address, u]));
-  const sheet = meterSheet(linksResults(design));
+  const sheet = meterSheet(on);
   const expected = sheet.value?.rows[0]?.bothOhm ?? null;
   return {
     ...v,
@@ -63,7 +72,20 @@ export function busReadingOf(design: SiteDesign, v: Values): BusReading {
   };
 }
 
-/** The bus as it was asked and measured: who answered at every address, how often, ohms of the pair, volts between the earths. */
+type Scan = EntryOf<'bus-scan', Values>;
+/** The newest scan of every other bus of the design, done before this one. */
+function newestOthers(entry: Entry, own: Values, near: readonly Entry[]): ReadonlyMap<number, Scan> {
+  const newest = new Map<number, Scan>();
+  for (const r of near)
+    if (BUS_SCAN.is(r) && r.id !== entry.id && busOf(r.values) !== busOf(own) && trueMs(r) <= trueMs(entry))
+      newest.set(busOf(r.values), r);
+  return newest;
+}
+
+/**
+ * One bus as it was asked and measured: who answered at every address, how often, ohms of the pair, volts between the earths. Where there are several
+ * the gate is closed by the last of them, the others scanned on the same day.
+ */
 export const BUS_SCAN = kind({
   kind: 'bus-scan',
   title: 'Bus scanned and measured',
@@ -77,31 +99,48 @@ export const BUS_SCAN = kind({
   gates: ['S-BUS'],
   simulated: isSimulated,
   correctable: true,
-  judge({ design, entry, values: v, day }) {
-    const where = onSite('inverter', 'RS-485 bus');
-    const reading = busReadingOf(design, v);
-    return measured(entry, day, ['S-BUS'], where, [
-      ...ask(RULES.real, reading, where),
-      ...ask(RULES.bus, reading, where),
-    ]);
+  judge({ design, entry, atMs, values: v, beside, day }): Judgement {
+    const buses = busesOf(design.chain);
+    const where = onSite('inverter', buses.length > 1 ? `RS-485 bus ${busOf(v)}` : 'RS-485 bus');
+    const judged = (scan: Entry & { readonly values: Values }): Judgement => {
+      const reading = busReadingOf(design, scan.values);
+      return measured(scan, day, ['S-BUS'], where, [
+        ...ask(RULES.real, reading, where),
+        ...ask(RULES.bus, reading, where),
+      ]);
+    };
+    const own = judged(entry);
+    const proves = ({ says: [said] }: Judgement) => said?.result === 'pass' || said?.result === 'caution';
+    const others = newestOthers(entry, v, beside.near('bus-scan', atMs, PARTS_WITHIN_MS));
+    const whole = buses.every((bus) => {
+      const scan = others.get(bus);
+      return bus === busOf(v) || (scan && proves(judged(scan)));
+    });
+    return whole || !proves(own) ? own : { checks: own.checks, says: [{ gate: 'S-BUS', result: null }] };
   },
   form: (design) => {
-    const plan = plannedOf(design.chain);
+    const buses = busesOf(design.chain);
+    const several = buses.length > 1;
+    const plan = buses.flatMap((bus) => plannedOf(devicesOn(design.chain, bus)).map((p) => ({ ...p, bus })));
+    const on = (bus: number) => (several ? ` on bus ${bus}` : '');
     const serialOf = (i: number) => `serial${i}`;
     const goodOf = (i: number) => `good${i}`;
-    const { units: _, ...rest } = values.shape;
+    const { units: _, bus, ...others } = values.shape;
+    const rest = several ? { bus, ...others } : others;
     const schema = z.object({
       ...rest,
       ...Object.fromEntries(
         plan.flatMap((p, i) => [
-          [serialOf(i), z.string().meta({ description: `Serial at ${p.address}, ${p.label}` })],
-          [goodOf(i), good.meta({ description: `Came back well from ${p.label}` })],
+          [serialOf(i), z.string().meta({ description: `Serial at ${p.address}${on(p.bus)}, ${p.label}` })],
+          // Of units on another bus than the one that was scanned nothing is said.
+          [goodOf(i), (several ? good.nullable() : good).meta({ description: `Came back well from ${p.label}` })],
         ]),
       ),
     });
     return {
       schema,
       blank: {
+        ...(several ? { bus: buses[0] } : {}),
         from: 'over the bus',
         bitRate: design.chain.bitRate,
         polls: 100,
@@ -116,25 +155,32 @@ export const BUS_SCAN = kind({
       },
       groups: [
         { title: 'With the meter', paths: ['pairOhm', 'groundV'] },
-        { title: 'Asked', paths: ['from', 'bitRate', 'polls'] },
+        { title: 'Asked', paths: [...(several ? ['bus'] : []), 'from', 'bitRate', 'polls'] },
         { title: 'Every unit', paths: plan.flatMap((_p, i) => [serialOf(i), goodOf(i)]) },
       ],
       toValues: (typed) => ({
         ...Object.fromEntries(Object.keys(rest).map((k) => [k, typed[k]])),
-        units: plan.map((p, i) => ({
-          address: p.address,
-          serials: typed[serialOf(i)] ? [typed[serialOf(i)]] : [],
-          good: typed[goodOf(i)],
-        })),
+        units: plan.flatMap((p, i) =>
+          several && (p.bus !== typed['bus'] || typed[goodOf(i)] === null)
+            ? []
+            : [
+                {
+                  address: p.address,
+                  serials: typed[serialOf(i)] ? [typed[serialOf(i)]] : [],
+                  good: typed[goodOf(i)],
+                },
+              ],
+        ),
       }),
       caution: 'D0 to local earth first: above 4.95 V rms nobody lands a reference, the earth fault is found.',
     };
   },
   line: (v) =>
-    `${v.units.filter((u) => u.good > 0).length} of ${v.units.length} answered, ${v.polls} questions each at ${v.bitRate} bit/s; ${v.pairOhm} Ω, ${v.groundV} V, ${v.from}`,
+    `${v.bus === undefined ? '' : `bus ${v.bus}: `}${v.units.filter((u) => u.good > 0).length} of ${v.units.length} answered, ${v.polls} questions each at ${v.bitRate} bit/s; ${v.pairOhm} Ω, ${v.groundV} V, ${v.from}`,
   printed: {
     title: 'Bus scanned and measured',
     columns: [
+      { title: 'Bus', share: 0.4, right: true },
       { title: 'Answered', share: 1, right: true },
       { title: 'Questions', share: 1, right: true },
       { title: 'Pair', share: 0.8, right: true },
@@ -142,6 +188,7 @@ export const BUS_SCAN = kind({
       { title: 'Read', share: 1 },
     ],
     row: (v) => [
+      String(busOf(v)),
       `${v.units.filter((u) => u.good > 0).length} of ${v.units.length}`,
       `${v.polls} at ${v.bitRate} bit/s`,
       `${v.pairOhm} Ω`,

@@ -5,12 +5,9 @@ import { lineOf } from '../../site/line';
 import type { Entry } from '../entry';
 import { trueMs } from '../entry';
 import { dcInsulationReading } from '../insulation';
-import { measured, notThere, onString, resultOf } from '../judging';
+import { PARTS_WITHIN_MS, measured, notThere, onString, resultOf } from '../judging';
 import { kind } from '../kind';
 import { PROVING_RULES as RULES } from '../rules';
-
-/** Parts of one split section are read within this of each other, ms: a working day (common practice). */
-const PARTS_WITHIN_MS = 12 * 3_600_000;
 
 const values = z.object({
   testV: quantity(50, 5000, 'V', 'Test voltage'),

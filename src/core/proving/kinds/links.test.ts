@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { Crew, healthy } from '../../testing/crew';
+import { Crew, healthy, healthyScan } from '../../testing/crew';
 import { twoUnits } from '../../testing/handedOver';
 import type { EntrySubject } from '../entry';
 import { evidence } from '../evidence';
 import { KINDS, kindNamed } from '../kinds';
+import { withChainNumbered } from '../../links/edits';
+import { inputsOf } from '../evidence/siteModel';
 import { isClosed } from '../gates/machine';
 import type { GateId } from '../gates/machine';
 
@@ -128,6 +130,80 @@ describe('a bus that was scanned', () => {
       ],
     });
   });
+});
+
+describe('buses that were scanned one by one', () => {
+  const apart = withChainNumbered(chainWith({ bus: 2 }, 1));
+  // A bus of one unit has an end and no other: its terminator is one alone, and so says the meter.
+  const scanned = (crew: Crew, bus: number, over: object = {}) =>
+    crew.prove('S-BUS', 'site', { values: { ...healthyScan(apart, bus), bus, ...over } });
+  const begun = () => {
+    const crew = new Crew(apart);
+    crew.site();
+    for (const { id } of apart.inverters) {
+      crew.unit(id);
+      for (const g of ['I-RCD', 'I-PERMIT'] as const) crew.prove(g, id);
+      crew.switch(id);
+    }
+    return crew;
+  };
+  const state = (crew: Crew) => look(crew, apart).gate('S-BUS', 'site')?.state;
+  it('close the gate with the last of them, whichever that is', () => {
+    for (const [first, last] of [
+      [1, 2],
+      [2, 1],
+    ] as const) {
+      const crew = begun();
+      scanned(crew, first);
+      expect(state(crew)).toBe('open');
+      scanned(crew, last);
+      expect(state(crew)).toBe('passed');
+    }
+  });
+  it('prove nothing by one bus scanned twice, by a bus that the plan does not have, or by one of the day before', () => {
+    const crew = begun();
+    scanned(crew, 1);
+    scanned(crew, 1);
+    expect(state(crew)).toBe('open');
+    scanned(crew, 3);
+    expect(state(crew)).not.toBe('passed');
+    crew.wait(13 * 60);
+    crew.prove('S-SAFE');
+    scanned(crew, 2);
+    expect(state(crew)).toBe('open');
+    scanned(crew, 1);
+    expect(state(crew)).toBe('passed');
+  });
+  it('fail with the one that fails, and stay open beside one that did not pass or that a stand-in said', () => {
+    const failing = begun();
+    scanned(failing, 1, { pairOhm: 999 });
+    expect(state(failing)).toBe('failed');
+    const beside = begun();
+    scanned(beside, 1, { groundV: 9 });
+    const second = scanned(beside, 2);
+    expect(look(beside, apart).judgement(second).says).toEqual([{ gate: 'S-BUS', result: null }]);
+    const simulated = begun();
+    scanned(simulated, 1, { from: 'stand-in' });
+    scanned(simulated, 2);
+    expect(state(simulated)).toBe('open');
+  });
+  it('ask for the units of their own bus alone, by whichever way they are typed', () => {
+    const form = kindNamed('bus-scan').form?.(apart, SITE);
+    expect(form?.groups.flatMap((g) => g.paths)).toContain('bus');
+    expect(form?.schema.shape['good1']?.safeParse(null).success).toBe(true);
+    const typed = { ...form?.blank, bus: 2, pairOhm: 120, groundV: 0, good0: null, serial1: 'SN-inv-2', good1: 100 };
+    expect(form?.toValues?.(typed)).toMatchObject({
+      bus: 2,
+      units: [{ address: 1, serials: ['SN-inv-2'], good: 100 }],
+    });
+    const single = kindNamed('bus-scan').form?.(twoUnits, SITE);
+    expect(single?.groups.flatMap((g) => g.paths)).not.toContain('bus');
+    expect(single?.schema.shape['good1']?.safeParse(null).success).toBe(false);
+  });
+  it('go stale where a unit comes onto another bus', () =>
+    expect(inputsOf(apart, 'I-ADDR', 'inv-2')).not.toBe(
+      inputsOf(withChainNumbered(chainWith({ address: 1 }, 1)), 'I-ADDR', 'inv-2'),
+    ));
 });
 
 describe('a unit that is set up', () => {

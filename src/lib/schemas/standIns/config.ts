@@ -27,6 +27,9 @@ export const faultSchema = z.discriminatedUnion('kind', [
 ]);
 export type Fault = z.infer<typeof faultSchema>;
 
+/** Most buses of the fleet: two ports each. */
+export const FLEET_BUSES = 8;
+
 export const busConfigSchema = z.object({
   /** Of every unit in the order of the chain; the meter, where there is one, is the last. */
   addresses: z
@@ -49,7 +52,7 @@ export const fleetConfigSchema = z.object({
     .int()
     .min(0)
     .max(2 ** 31 - 1),
-  buses: z.array(busConfigSchema).min(1).max(8),
+  buses: z.array(busConfigSchema).min(1).max(FLEET_BUSES),
   /** Hour of the simulated day at which it begins, and of how many real seconds one of its seconds is. */
   hour: z.number().min(0).max(24),
   gridLineV: z.number().min(100).max(1000),

@@ -1,14 +1,26 @@
 import { z } from 'zod';
-import { faultSchema, fleetConfigSchema } from './config';
+import { FLEET_BUSES, faultSchema, fleetConfigSchema } from './config';
 
 /** How a fleet of stand-ins is told what to do, and what it shows. */
 
 export const orderSchema = z.discriminatedUnion('do', [
   z.object({ do: z.literal('set up'), config: fleetConfigSchema }),
-  z.object({ do: z.literal('faults'), bus: z.number().int().min(0).max(7), faults: z.array(faultSchema).max(40) }),
+  z.object({
+    do: z.literal('faults'),
+    bus: z
+      .number()
+      .int()
+      .min(0)
+      .max(FLEET_BUSES - 1),
+    faults: z.array(faultSchema).max(40),
+  }),
   z.object({
     do: z.literal('power'),
-    bus: z.number().int().min(0).max(7),
+    bus: z
+      .number()
+      .int()
+      .min(0)
+      .max(FLEET_BUSES - 1),
     only: z
       .number()
       .int()
@@ -19,7 +31,11 @@ export const orderSchema = z.discriminatedUnion('do', [
   }),
   z.object({
     do: z.literal('restart gateway'),
-    bus: z.number().int().min(0).max(7),
+    bus: z
+      .number()
+      .int()
+      .min(0)
+      .max(FLEET_BUSES - 1),
     seconds: z.number().min(0).max(60),
   }),
 ]);

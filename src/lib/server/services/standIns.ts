@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { busesOf, devicesOn } from '$core/links/buses';
 import { plannedOf } from '$core/links/field/planned';
 import type {
   AddressAnswer,
@@ -71,7 +72,8 @@ export async function busScan(
   signal: AbortSignal,
 ): Promise<ReadableStream<Uint8Array>> {
   const { design } = await loadDesign(context, siteId);
-  const plan = plannedOf(design.chain);
+  const bus = busesOf(design.chain)[asked.bus];
+  const plan = bus === undefined ? [] : plannedOf(devicesOn(design.chain, bus));
   const stop = new AbortController();
   signal.addEventListener('abort', () => stop.abort());
   const encoder = new TextEncoder();

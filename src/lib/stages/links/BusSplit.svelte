@@ -4,6 +4,7 @@
   import type { SiteDesign } from '$core/design';
   import type { Answer } from '$core/kernel/answer';
   import { fixed } from '$core/kernel/quantity';
+  import { MOST_BUSES } from '$core/links/buses';
   import type { SplitChain } from '$core/links/order/splitChain';
   import { LongTask } from '$lib/client/longTask.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
@@ -18,6 +19,9 @@
   const found = $derived(asked?.of === site.design ? asked.found : null);
   const labels = $derived(new Map(site.design.chain.devices.map((d) => [d.id, d.label])));
   const over = ({ lengthM, boundM }: SplitChain) => (100 * (lengthM - boundM)) / boundM;
+
+  const hasLogger = $derived(site.design.chain.devices.some((d) => d.kind === 'logger'));
+  const keep = ({ buses }: SplitChain) => site.apply({ kind: 'chain-buses', buses: buses.map((b) => [...b.ids]) });
 
   async function find() {
     const of = site.design;
@@ -51,10 +55,17 @@
           </li>
         {/each}
       </ol>
-      {#if split.buses.length > 1}
-        <p class="text-sm text-dim">
-          A design keeps one bus: this is for paper. Its checks, scope and sheet are those of one chain over all
-          devices.
+      {#if !hasLogger}
+        <p class="text-sm">A lead unit asks on its own bus alone: add a logger to the chain to keep several.</p>
+      {:else if split.buses.length > MOST_BUSES}
+        <p class="text-sm">A site keeps at most {MOST_BUSES} buses: a longer round, or fewer units, first.</p>
+      {:else}
+        <Button size="xs" class="no-print mt-1" onclick={() => keep(split)}
+          >Put the devices on {split.buses.length === 1 ? 'this bus' : 'these buses'}</Button
+        >
+        <p class="mt-1 text-sm text-dim">
+          Each bus gets a port of the logger, and its terminators at both ends. Addresses stay: number them anew along
+          the chain.
         </p>
       {/if}
     {:else if found}

@@ -2,12 +2,12 @@
   import { chainLabels } from '$core/links/line/chainSheet';
   import type { ChainResult } from '$core/links/results';
 
-  let { results }: { results: ChainResult } = $props();
-  const labels = $derived(chainLabels(results));
+  let { results, all }: { results: ChainResult; all: readonly ChainResult[] } = $props();
+  const labels = $derived(chainLabels(results, all));
 </script>
 
-<section class="sheet p-3 break-before-page" aria-labelledby="chain-labels">
-  <h2 id="chain-labels">Labels</h2>
+<section class="sheet p-3 break-before-page" aria-labelledby="chain-labels-{results.bus}">
+  <h2 id="chain-labels-{results.bus}">Labels{all.length > 1 ? ` of bus ${results.bus}` : ''}</h2>
   <p class="no-print text-sm text-dim">One for every device, two for every piece of cable.</p>
   <ul class="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4 print:grid-cols-4">
     {#each labels as l (`${l.on}|${l.title}`)}

@@ -4,6 +4,7 @@
   import type { Check } from '$core/kernel/check';
   import { fixed } from '$core/kernel/quantity';
   import type { ChainDevice } from '$core/links/part';
+  import { busesOf } from '$core/links/buses';
   import { BIT_RATES } from '$core/links/bitRates';
   import { newDevice } from '$core/links/part';
   import type { ChainResult } from '$core/links/results';
@@ -12,7 +13,8 @@
 
   let { checks, results }: { checks: readonly Check[]; results: ChainResult } = $props();
   const site = useSite();
-  const chain = $derived(site.design.chain);
+  const { chain, bus } = $derived(results);
+  const several = $derived(busesOf(site.design.chain).length > 1);
   const hops = $derived(new Map(results.hops.map((h) => [h.to.id, h.cableM])));
   const addresses = $derived(
     new Map(checks.filter((c) => c.id === 'links.address').map((c) => [c.subject.id, c.verdict])),
@@ -35,8 +37,8 @@
   }
   async function add(kind: 'logger' | 'meter') {
     const id = `${kind}-${crypto.randomUUID().slice(0, 8)}`;
-    const label = `${kind === 'logger' ? 'Logger' : 'Meter'} ${chain.devices.filter((d) => d.kind === kind).length + 1}`;
-    await site.apply({ kind: 'chain-device', device: newDevice(id, kind, label) });
+    const label = `${kind === 'logger' ? 'Logger' : 'Meter'} ${site.design.chain.devices.filter((d) => d.kind === kind).length + 1}`;
+    await site.apply({ kind: 'chain-device', device: { ...newDevice(id, kind, label), bus } });
     if (kind === 'logger') await reorder([id, ...chain.devices.map((d) => d.id).filter((d) => d !== id)]);
   }
   const setRate = (text: string) =>
@@ -45,7 +47,7 @@
 
 <section class="sheet p-3" aria-labelledby="chain">
   <header class="mb-1 flex flex-wrap items-center gap-3">
-    <h2 id="chain">RS-485 chain</h2>
+    <h2 id="chain">RS-485 chain{several ? `, bus ${bus}` : ''}</h2>
     <label class="flex items-center gap-2 text-sm text-dim"
       >Bit rate
       <select

@@ -1,15 +1,24 @@
 <script lang="ts">
-  import { chainSheet } from '$core/links/line/chainSheet';
+  import { chainName, chainSheet } from '$core/links/line/chainSheet';
   import type { ChainDevice } from '$core/links/part';
   import type { ChainResult } from '$core/links/results';
 
-  let { results, site, marksOf }: { results: ChainResult; site: string; marksOf: (device: ChainDevice) => string } =
-    $props();
+  let {
+    results,
+    all,
+    site,
+    marksOf,
+  }: {
+    results: ChainResult;
+    all: readonly ChainResult[];
+    site: string;
+    marksOf: (device: ChainDevice) => string;
+  } = $props();
   const sheet = $derived(chainSheet(results, marksOf));
 </script>
 
-<section class="sheet p-3" aria-labelledby="chain-sheet">
-  <h2 id="chain-sheet">RS-485 chain of {site}</h2>
+<section class="sheet p-3" aria-labelledby="chain-sheet-{results.bus}">
+  <h2 id="chain-sheet-{results.bus}">{chainName(results, all)} of {site}</h2>
   <dl class="my-2 grid grid-cols-[auto_1fr] gap-x-4 sm:grid-cols-[auto_1fr_auto_1fr]">
     {#each sheet.facts as [label, value] (label)}
       <dt class="text-dim">{label}</dt>

@@ -38,9 +38,9 @@
   const changed = (device: ChainDevice) => site.apply({ kind: 'chain-device', device });
   const paths = $derived(
     d.inverterId
-      ? ['entryM', ...(before ? ['hopM'] : []), 'stubM', 'serial']
+      ? ['bus', 'entryM', ...(before ? ['hopM'] : []), 'stubM', 'serial']
       : [
-          ...['label', 'address', 'unitLoads', 'entryM', 'hopM', 'stubM', 'serial'],
+          ...['label', 'bus', 'address', 'unitLoads', 'entryM', 'hopM', 'stubM', 'serial'],
           ...(d.kind === 'logger' ? ['terminatorOut'] : []),
           ...['xM', 'yM', 'zM'],
         ],

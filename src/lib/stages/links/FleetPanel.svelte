@@ -9,12 +9,12 @@
   import type { UnitFault } from './fleetFaults';
   import { UNIT_FAULTS, faultOf, faultWords, fleetLike, fromTheBox } from './fleetFaults';
 
-  let { design }: { design: SiteDesign } = $props();
+  let { design, at }: { design: SiteDesign; /** Place of the bus among those of the fleet. */ at: number } = $props();
   let view = $state.raw<FleetView | null>(null);
   let failure = $state('');
   let kind = $state<UnitFault>('duplicate address');
   let unit = $state('2');
-  const bus = $derived(view?.buses[0]);
+  const bus = $derived(view?.buses[at]);
   const STATES = ['not initialised', 'standby', 'starting', 'running', 'limited', 'fault', 'stopped'];
 
   async function told(ask: () => Promise<FleetView>) {
@@ -32,7 +32,7 @@
     const again = setInterval(look, 2000);
     return () => clearInterval(again);
   });
-  const setFaults = (faults: FleetView['buses'][number]['faults']) => order({ do: 'faults', bus: 0, faults });
+  const setFaults = (faults: FleetView['buses'][number]['faults']) => order({ do: 'faults', bus: at, faults });
 </script>
 
 <section class="sheet p-3" aria-labelledby="fleet">
@@ -75,7 +75,7 @@
       <Button size="xs" onclick={() => setFaults([...bus.faults, faultOf(kind, Number(unit), bus.units.length)])}
         >Put it on</Button
       >
-      <Button size="xs" color="alternative" onclick={() => order({ do: 'restart gateway', bus: 0, seconds: 10 })}
+      <Button size="xs" color="alternative" onclick={() => order({ do: 'restart gateway', bus: at, seconds: 10 })}
         >Gateway away for 10 s</Button
       >
     </div>
@@ -128,5 +128,14 @@
         </table>
       </div>
     </details>
+  {:else if view}
+    <p class="mt-1">
+      The fleet has no bus at this place.
+      <Button
+        size="xs"
+        color="alternative"
+        onclick={() => order({ do: 'set up', config: fleetLike(design, view?.config) })}>Set it up like the plan</Button
+      >
+    </p>
   {:else if !failure}<p class="text-dim">Asking the stand-ins …</p>{/if}
 </section>

@@ -13,7 +13,7 @@
   let { results }: { results: ChainResult } = $props();
   const site = useSite();
   const poll = $derived(site.design.chain.poll);
-  const round = $derived(roundOf(site.design.chain));
+  const round = $derived(roundOf(results.chain));
   const fewest = $derived(fewestOf(results));
   const paths = Object.keys(pollPlanSchema.shape);
   const SCAN_WAIT_S = 0.2;

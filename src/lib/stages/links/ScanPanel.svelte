@@ -2,6 +2,7 @@
   import { Button, Checkbox, Label, Select } from 'flowbite-svelte';
   import { onDestroy } from 'svelte';
   import { fixed } from '$core/kernel/quantity';
+  import { busesOf, devicesOn } from '$core/links/buses';
   import { LAST_ADDRESS } from '$core/links/addresses';
   import { markOfFinding } from '$core/links/field/compare';
   import { CAUSES } from '$core/links/field/symptoms';
@@ -10,13 +11,17 @@
   import type { AddressAnswer, ScanResult } from '$lib/schemas/field';
   import { scanRequest } from '$lib/schemas/field';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import { chosenBus } from './chosenBus';
   import HalfSplit from './HalfSplit.svelte';
   import ScanRecord from './ScanRecord.svelte';
   import StandInBadge from './StandInBadge.svelte';
   import { ScanState } from './scanState.svelte';
 
   const site = useSite();
-  const devices = $derived(site.design.chain.devices);
+  const bus = $derived(chosenBus(site.design.chain));
+  const devices = $derived(devicesOn(site.design.chain, bus));
+  /** Its place among those of the fleet. */
+  const at = $derived(busesOf(site.design.chain).indexOf(bus));
   const scan = new ScanState();
   onDestroy(() => scan.stop());
   let speaks = $state<'Modbus TCP' | 'RTU over TCP'>('RTU over TCP');
@@ -26,21 +31,27 @@
   let failure = $state('');
   const TIMES = ['1', '5', '20', '100'].map((n) => ({ value: n, name: n === '1' ? 'once' : `${n} times` }));
   const deviceAt = (address: number) => devices.find((d) => d.address === address);
-  const at = (r: ScanResult) => (r.symptom?.at ? (r.rates[r.symptom.at - 1]?.label ?? '') : '');
+  const placeOf = (r: ScanResult) => (r.symptom?.at ? (r.rates[r.symptom.at - 1]?.label ?? '') : '');
   const unclear = (r: ScanResult) =>
     ['TRUNK', 'BUS_NOISE', 'FAR_END', 'BREAK_OR_CROSS_AFTER'].includes(r.symptom?.code ?? '');
 
   const begin = () => {
     said = [];
     failure = '';
-    return scan.run(site.siteId, scanRequest.parse({ speaks, times: Number(times), all }));
+    return scan.run(site.siteId, scanRequest.parse({ bus: at, speaks, times: Number(times), all }));
   };
   async function move(serial: string, from: number, to: number) {
     try {
-      const given = await post<AddressAnswer>(`/api/v1/sites/${site.siteId}/bus-address`, { speaks, serial, from, to });
+      const given = await post<AddressAnswer>(`/api/v1/sites/${site.siteId}/bus-address`, {
+        bus: at,
+        speaks,
+        serial,
+        from,
+        to,
+      });
       said = given.steps;
       failure = '';
-      await scan.run(site.siteId, scanRequest.parse({ speaks, times: Number(times), all }));
+      await begin();
     } catch (cause) {
       failure = cause instanceof ApiProblem ? cause.problem.detail : 'The server does not answer.';
     }
@@ -90,7 +101,7 @@
       <p class="mt-2 flex flex-wrap items-center gap-3">
         <StandInBadge />
         {#if r.symptom}
-          <b>{r.symptom.code.replaceAll('_', ' ').toLowerCase()}{at(r) ? ` ${at(r)}` : ''}</b>
+          <b>{r.symptom.code.replaceAll('_', ' ').toLowerCase()}{placeOf(r) ? ` ${placeOf(r)}` : ''}</b>
         {/if}
         <span class="text-sm text-dim">{fixed(r.tookS, 1)} s</span>
         {#if r.findings.some((f) => f.kind === 'serial new to the plan')}
@@ -157,7 +168,7 @@
           </tbody>
         </table>
       </div>
-      <ScanRecord result={r} />
+      <ScanRecord result={r} {bus} />
     {:else if !scan.running}
       <p class="mt-1 text-dim">
         Every planned address is asked for its serial, then address 1. What answers stands here beside what was planned.

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { busesOf, devicesOn } from '$core/links/buses';
   import { plannedOf } from '$core/links/field/planned';
   import { BUS_SCAN } from '$core/proving/kinds/busScan';
   import { useLog } from '$lib/client/logState.svelte';
@@ -6,17 +7,25 @@
   import EntryForm from '$lib/ui/record/EntryForm.svelte';
   import NewestEntry from '$lib/ui/record/NewestEntry.svelte';
 
-  let { result }: { result: ScanResult } = $props();
+  let { result, bus }: { result: ScanResult; bus: number } = $props();
   const log = useLog();
   const subject = { scope: 'site', id: 'site' } as const;
   const released = $derived(log.current?.design ?? null);
   const newest = $derived(log.entries.findLast((e) => BUS_SCAN.is(e)) ?? null);
+  const buses = $derived(released ? busesOf(released.chain) : []);
+  const several = $derived(buses.length > 1);
+  /** Units in the order of the form: bus by bus. */
+  const planned = $derived(
+    buses.flatMap((n) => plannedOf(released ? devicesOn(released.chain, n) : []).map((p) => ({ ...p, bus: n }))),
+  );
   /** What the scan found, in the fields of the form: units of the release, by address. */
   const prefill = $derived(
     Object.fromEntries([
       ['from', 'stand-in'],
       ['polls', result.times],
-      ...(released ? plannedOf(released.chain) : []).flatMap((p, i) => {
+      ...(several ? [['bus', bus]] : []),
+      ...planned.flatMap((p, i) => {
+        if (p.bus !== bus) return [];
         const finding = result.findings.find((f) => f.address === p.address);
         const rate = result.rates.find((r) => r.label === p.label);
         return [

@@ -4,15 +4,18 @@
   import type { SiteDesign } from '$core/design';
   import type { Answer } from '$core/kernel/answer';
   import { fixed } from '$core/kernel/quantity';
+  import { onBus } from '$core/links/buses';
   import type { ChainOrder } from '$core/links/order/chainOrder';
   import { LongTask } from '$lib/client/longTask.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
   import TaskBar from '$lib/ui/TaskBar.svelte';
+  import { chosenBus } from './chosenBus';
 
   /** So long an order of many devices is looked for, s; up to fifteen are ordered exactly, whatever it takes. */
   const LIMIT_S = 2;
   const site = useSite();
-  const devices = $derived(site.design.chain.devices);
+  const design = $derived(onBus(site.design, chosenBus(site.design.chain)));
+  const devices = $derived(design.chain.devices);
   const task = new LongTask();
   onDestroy(() => task.stop());
   let lastId = $state('');
@@ -28,14 +31,14 @@
   const anyFirst = $derived(inside && mayInside);
   /** An order belongs to the design and the end that it was looked for with. */
   const found = $derived(
-    asked?.of === site.design && asked.lastId === lastId && asked.anyFirst === anyFirst ? asked.found : null,
+    asked?.of === design && asked.lastId === lastId && asked.anyFirst === anyFirst ? asked.found : null,
   );
   const labels = $derived(new Map(devices.map((d) => [d.id, d.label])));
   const over = (o: ChainOrder) => (100 * (o.lengthM - o.boundM)) / o.boundM;
   const savedM = (o: ChainOrder) => o.asItIsM - o.lengthM;
 
   async function find() {
-    const [of, ends] = [site.design, { lastId: lastId || null, anyFirst }];
+    const [of, ends] = [design, { lastId: lastId || null, anyFirst }];
     const answer = await task.run(async ({ work }) => await work.chainOrder(of, ends, LIMIT_S));
     asked = answer && { of, lastId: ends.lastId ?? '', anyFirst: ends.anyFirst, found: answer };
   }

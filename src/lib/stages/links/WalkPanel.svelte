@@ -2,6 +2,7 @@
   import { Button, Input, Label, Select } from 'flowbite-svelte';
   import { onDestroy } from 'svelte';
   import { FACTORY_ADDRESS, FIRST_ADDRESS, LAST_ADDRESS } from '$core/links/addresses';
+  import { busesOf, devicesOn } from '$core/links/buses';
   import { walkOrder } from '$core/links/field/moves';
   import { GRID_CODES } from '$core/links/modbus/gridCodes';
   import type { ChainDevice } from '$core/links/part';
@@ -13,6 +14,7 @@
   import { useSite } from '$lib/client/siteState.svelte';
   import EntryForm from '$lib/ui/record/EntryForm.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import { chosenBus } from './chosenBus';
   import StandInBadge from './StandInBadge.svelte';
   import { ScanState } from './scanState.svelte';
   import { WalkState } from './walkState.svelte';
@@ -21,7 +23,10 @@
   const site = useSite();
   const log = useLog();
   let speaks = $state<'Modbus TCP' | 'RTU over TCP'>('RTU over TCP');
-  const walk = new WalkState(site.siteId, () => speaks);
+  const bus = $derived(chosenBus(site.design.chain));
+  /** Its place among those of the fleet. */
+  const at = $derived(busesOf(site.design.chain).indexOf(bus));
+  const walk = new WalkState(site.siteId, () => ({ bus: at, speaks }));
   const search = new ScanState();
   onDestroy(() => search.stop());
   const WAYS = ['one at a time', 'by serial'] as const;
@@ -32,7 +37,7 @@
   let doneHere = $state.raw<ReadonlySet<string>>(new Set());
 
   const onChain = $derived(
-    site.design.chain.devices.filter((d): d is Addressed => d.kind !== 'logger' && d.address !== null),
+    devicesOn(site.design.chain, bus).filter((d): d is Addressed => d.kind !== 'logger' && d.address !== null),
   );
   const order = $derived(walkOrder(onChain));
   /** Units whose address stands on the record as it is planned: a walk is taken up again behind them. */
@@ -83,7 +88,7 @@
   /** Looks for a unit by its serial, at the planned addresses and the factory's. */
   async function find(serial: string) {
     walk.fresh();
-    await search.run(site.siteId, scanRequest.parse({ speaks }));
+    await search.run(site.siteId, scanRequest.parse({ bus: at, speaks }));
     const found = search.result?.findings.find((f) => f.serials.includes(serial));
     if (found) {
       from = found.address;

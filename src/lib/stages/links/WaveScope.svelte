@@ -4,6 +4,7 @@
   import type { SiteDesign } from '$core/design';
   import type { Answer } from '$core/kernel/answer';
   import { fixed } from '$core/kernel/quantity';
+  import { onBus } from '$core/links/buses';
   import { RECEIVER_V } from '$core/links/line/budget';
   import type { ChainScope } from '$core/links/wave/chainScope';
   import type { FaultCase, FaultKind } from '$core/links/wave/faultCase';
@@ -15,10 +16,12 @@
   import { fieldsOf } from '$lib/ui/form/fields';
   import TaskBar from '$lib/ui/TaskBar.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import { chosenBus } from './chosenBus';
   import ScopeTrace from './ScopeTrace.svelte';
 
   const site = useSite();
-  const devices = $derived(site.design.chain.devices);
+  const design = $derived(onBus(site.design, chosenBus(site.design.chain)));
+  const devices = $derived(design.chain.devices);
   const [stubField, armsField] = fieldsOf(faultCaseSchema, ['stubM', 'arms']);
   let fault = $state.raw<FaultCase>(faultCaseSchema.parse({}));
   const parsed = $derived(faultCaseSchema.safeParse(fault));
@@ -27,9 +30,9 @@
   onDestroy(() => task.stop());
   let looked = $state.raw<{ of: SiteDesign; fault: FaultCase; found: Answer<ChainScope> } | null>(null);
   /** What stands on the scope while the next is worked out, too. */
-  const found = $derived(looked?.of === site.design ? looked.found : null);
+  const found = $derived(looked?.of === design ? looked.found : null);
   const scope = $derived(found?.value ?? null);
-  const stale = $derived(looked !== null && (looked.fault !== fault || looked.of !== site.design));
+  const stale = $derived(looked !== null && (looked.fault !== fault || looked.of !== design));
   const spread = $derived.by(() => {
     const volts = scope?.channels.flatMap((c) => [...c.traces.weak, ...c.traces.strong].map(([, v]) => v)) ?? [];
     const lowV = volts.reduce((a, b) => Math.min(a, b), -1);
@@ -50,7 +53,7 @@
   }
   /** The scope is on as long as the page is: what changed is looked at again. */
   $effect(() => {
-    const [of, wanted] = [site.design, fault];
+    const [of, wanted] = [design, fault];
     if (parsed.success) untrack(() => void look(of, wanted));
     return () => task.stop();
   });
@@ -108,7 +111,7 @@
   </div>
   <TaskBar {task} share={task.progress} name="Sending waves" />
   {#if stale && !task.running && parsed.success}
-    <Button size="xs" onclick={() => look(site.design, fault)}>Look again</Button>
+    <Button size="xs" onclick={() => look(design, fault)}>Look again</Button>
   {/if}
 
   <div aria-live="polite">

@@ -1,8 +1,9 @@
 import { runResults } from '$core/ac/results';
 import type { SiteDesign } from '$core/design';
+import { busesOf, devicesOn } from '$core/links/buses';
 import { FACTORY_ADDRESS } from '$core/links/addresses';
 import type { Fault, FleetConfig } from '$lib/schemas/standIns/config';
-import { DEFAULT_FLEET } from '$lib/schemas/standIns/config';
+import { DEFAULT_FLEET, FLEET_BUSES } from '$lib/schemas/standIns/config';
 
 /** Faults of the stand-ins that the page offers, each at one unit or of the whole bus. */
 export const UNIT_FAULTS = (
@@ -70,26 +71,28 @@ export function faultWords(f: Fault): string {
 
 const RATES: readonly number[] = [9600, 19_200, 38_400, 57_600, 115_200];
 
-/** A fleet with the units of a design at their addresses, one bus: their serials where the plan knows them, a meter where the chain ends in one, the supply of the site and the resistance of every AC run. */
+/** A fleet with the units of a design at their addresses, bus by bus as far as it has so many: their serials where the plan knows them, a meter where the chain ends in one, the supply of the site and the resistance of every AC run. */
 export function fleetLike(design: SiteDesign, was: FleetConfig = DEFAULT_FLEET): FleetConfig {
   const { chain, survey } = design;
-  const units = chain.devices.filter((d) => d.kind !== 'logger' && d.address !== null);
   const bitRate = RATES.includes(chain.bitRate ?? 0) ? (chain.bitRate as 9600) : 9600;
   const runs = new Map(runResults(design).map((r) => [r.run.inverterId, r.impedance.value]));
   return {
     ...was,
     gridLineV: survey.lineV ?? was.gridLineV,
     frequencyHz: survey.frequencyHz ?? was.frequencyHz,
-    buses: [
-      {
-        addresses: units.length ? units.map((d) => d.address as number) : [1],
-        meter: units.at(-1)?.kind === 'meter',
-        serials: units.map((d) => d.serial),
-        runOhms: units.map((d) => runs.get(d.inverterId ?? '')?.ohm ?? null),
-        bitRate,
-        faults: [],
-      },
-    ],
+    buses: busesOf(chain)
+      .slice(0, FLEET_BUSES)
+      .map((bus) => {
+        const units = devicesOn(chain, bus).filter((d) => d.kind !== 'logger' && d.address !== null);
+        return {
+          addresses: units.length ? units.map((d) => d.address as number) : [1],
+          meter: units.at(-1)?.kind === 'meter',
+          serials: units.map((d) => d.serial),
+          runOhms: units.map((d) => runs.get(d.inverterId ?? '')?.ohm ?? null),
+          bitRate,
+          faults: [],
+        };
+      }),
   };
 }
 

@@ -12,7 +12,8 @@ export class WalkState {
 
   constructor(
     private readonly siteId: string,
-    private readonly speaks: () => 'Modbus TCP' | 'RTU over TCP',
+    /** The bus of the stand-ins, and how it is spoken to. */
+    private readonly on: () => { readonly bus: number; readonly speaks: 'Modbus TCP' | 'RTU over TCP' },
   ) {}
 
   /** At the next unit nothing is known yet. */
@@ -36,7 +37,7 @@ export class WalkState {
     }
   }
   #ask<T>(what: string, body: object): Promise<T | null> {
-    return this.#done(() => post<T>(`/api/v1/sites/${this.siteId}/${what}`, { speaks: this.speaks(), ...body }));
+    return this.#done(() => post<T>(`/api/v1/sites/${this.siteId}/${what}`, { ...this.on(), ...body }));
   }
 
   async whoIsAt(address: number): Promise<UnitAnswer | null> {
@@ -68,7 +69,7 @@ export class WalkState {
   }
   /** Power for one simulated unit alone, or for all. */
   power(only: number | null): Promise<FleetView | null> {
-    const order: FleetOrder = { do: 'power', bus: 0, only };
+    const order: FleetOrder = { do: 'power', bus: this.on().bus, only };
     return this.#done(() => post<FleetView>('/api/v1/stand-ins', order));
   }
 }

@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { linksResults } from '$core/links/results';
+  import { chainResult } from '$core/links/results';
   import { useSite } from '$lib/client/siteState.svelte';
   import ChainSection from '$lib/stages/links/ChainSection.svelte';
+  import { chosenBus } from '$lib/stages/links/chosenBus';
   import LinksNav from '$lib/stages/links/LinksNav.svelte';
   import ShortestOrder from '$lib/stages/links/ShortestOrder.svelte';
   import LandingNotes from '$lib/stages/links/LandingNotes.svelte';
@@ -9,7 +10,7 @@
   import Stage from '$lib/ui/Stage.svelte';
 
   const site = useSite();
-  const results = $derived(linksResults(site.design));
+  const results = $derived(chainResult(site.design, chosenBus(site.design.chain)));
   const checks = $derived(site.assessment.checks.filter((c) => c.subject.element === 'chain'));
 </script>
 
@@ -18,7 +19,7 @@
     voltage there, or a sleeve. Measure D0 to local earth before landing the reference: above 4.95 V stop and find the
     earth fault.{/snippet}
   {#snippet main()}
-    <LinksNav siteId={site.siteId} />
+    <LinksNav />
     <ChainSection {checks} {results} />
     <ShortestOrder />
     <LandingNotes />

@@ -14,7 +14,7 @@
   {#snippet caution()}An emergency stop that was not pressed is not proved. Nobody stands at a unit or its board while
     its stop, start or limit contacts are tried.{/snippet}
   {#snippet main()}
-    <LinksNav siteId={site.siteId} />
+    <LinksNav />
     <p class="no-print"><Button size="sm" color="alternative" onclick={() => print()}>Print</Button></p>
     <ContactSheet />
   {/snippet}

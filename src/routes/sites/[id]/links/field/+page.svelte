@@ -1,7 +1,7 @@
 <script lang="ts">
   import { useLogOf } from '$lib/client/logState.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
-  import FleetPanel from '$lib/stages/links/FleetPanel.svelte';
+  import FleetBus from '$lib/stages/links/FleetBus.svelte';
   import LinksNav from '$lib/stages/links/LinksNav.svelte';
   import ScanPanel from '$lib/stages/links/ScanPanel.svelte';
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
@@ -18,10 +18,11 @@
   {#snippet caution()}Open bays only with AC and DC isolated. What is scanned and written here are simulated units: none
     of it proves anything of a real site.{/snippet}
   {#snippet main()}
-    <LinksNav siteId={site.siteId} />
+    <LinksNav />
     <LogStatus />
-    <ScanPanel />
-    <FleetPanel design={site.design} />
+    <FleetBus>
+      {#snippet work()}<ScanPanel />{/snippet}
+    </FleetBus>
   {/snippet}
   {#snippet side()}<MarginLedger {checks} title="Margins: addresses" />{/snippet}
 </Stage>

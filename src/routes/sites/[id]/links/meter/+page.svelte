@@ -14,7 +14,7 @@
   {#snippet caution()}Never open a live CT secondary: short it first. Work on the meter is for licensed electrical
     workers, with the conductors that its transformers enclose dead.{/snippet}
   {#snippet main()}
-    <LinksNav siteId={site.siteId} />
+    <LinksNav />
     <CtPanel />
   {/snippet}
   {#snippet side()}<MarginLedger {checks} title="Margins: meter" />{/snippet}

@@ -13,7 +13,7 @@
   {#snippet caution()}Two verdicts stand side by side: rule, wired as the standards ask, and line, what a wave on paper
     does. Hand-over needs both: at a low rate most mistakes pass the line, and surface after a change of rate.{/snippet}
   {#snippet main()}
-    <LinksNav siteId={site.siteId} />
+    <LinksNav />
     <WaveScope />
   {/snippet}
   {#snippet side()}<MarginLedger {checks} title="Margins: chain" />{/snippet}

@@ -10,7 +10,7 @@
   import Stage from '$lib/ui/Stage.svelte';
 
   const site = useSite();
-  const results = $derived(linksResults(site.design));
+  const all = $derived(linksResults(site.design));
   const checks = $derived(site.assessment.checks.filter((c) => c.subject.element === 'chain'));
 </script>
 
@@ -18,14 +18,16 @@
   {#snippet caution()}Open bays only with AC and DC isolated. Data cable in a power bay needs insulation for the highest
     voltage there, or a sleeve.{/snippet}
   {#snippet main()}
-    <LinksNav siteId={site.siteId} />
-    {#if results.chain.devices.length}
+    <LinksNav />
+    {#if site.design.chain.devices.length}
       <p class="no-print flex flex-wrap items-center gap-3">
         <Button size="sm" color="alternative" onclick={() => print()}>Print</Button>
         <a class="border border-ink px-3 py-1" href="/sites/{site.siteId}/links/sheet.pdf" download>As PDF</a>
       </p>
-      <ChainSheet {results} site={site.design.survey.name} marksOf={busMarks(site.design)} />
-      <ChainLabels {results} />
+      {#each all as results (results.bus)}
+        <ChainSheet {results} {all} site={site.design.survey.name} marksOf={busMarks(site.design)} />
+        <ChainLabels {results} {all} />
+      {/each}
     {:else}
       <p class="sheet p-6 text-dim">
         The sheet to land the chain by stands here: order, addresses, terminators, what the meter must read. No device

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { useLogOf } from '$lib/client/logState.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
-  import FleetPanel from '$lib/stages/links/FleetPanel.svelte';
+  import FleetBus from '$lib/stages/links/FleetBus.svelte';
   import LinksNav from '$lib/stages/links/LinksNav.svelte';
   import WalkPanel from '$lib/stages/links/WalkPanel.svelte';
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
@@ -18,10 +18,11 @@
   {#snippet caution()}Open bays only with AC and DC isolated. What is written here are simulated units: none of it
     proves anything of a real site.{/snippet}
   {#snippet main()}
-    <LinksNav siteId={site.siteId} />
+    <LinksNav />
     <LogStatus />
-    <WalkPanel />
-    <FleetPanel design={site.design} />
+    <FleetBus>
+      {#snippet work()}<WalkPanel />{/snippet}
+    </FleetBus>
   {/snippet}
   {#snippet side()}<MarginLedger {checks} title="Margins: addresses" />{/snippet}
 </Stage>

@@ -1,0 +1,21 @@
+import type { Chain, ChainDevice, LinksDesign } from './part';
+
+/** Most buses of one site: one for every 18 of the devices that a chain may have. */
+export const MOST_BUSES = 32;
+/** The bus on which whatever joins a chain stands first. */
+export const FIRST_BUS = 1;
+
+/** The buses of a chain by their number; the first, empty, where there is no device. */
+export function busesOf({ devices }: Chain): readonly number[] {
+  const found = new Set(devices.map((d) => d.bus));
+  return found.size ? [...found].sort((a, b) => a - b) : [FIRST_BUS];
+}
+
+/** The devices of one bus in their order. */
+export const devicesOn = ({ devices }: Chain, bus: number): ChainDevice[] => devices.filter((d) => d.bus === bus);
+
+/** A design with the devices of one bus and no other. */
+export const onBus = <D extends LinksDesign>(d: D, bus: number): D => ({
+  ...d,
+  chain: { ...d.chain, devices: devicesOn(d.chain, bus) },
+});
