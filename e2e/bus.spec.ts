@@ -55,8 +55,78 @@ test('the pair is planned, broken on the scope, and the meter sheet says what a 
   await poll.getByRole('button', { name: 'Save the round' }).click();
   await saved(page);
   await split.getByRole('button', { name: 'Split the devices over buses' }).click();
-  await expect(split).toContainText('by poll', { timeout: 15_000 });
+  await expect(split).toContainText('so many by poll', { timeout: 15_000 });
   await expect(split.getByRole('listitem')).toHaveCount(3);
+});
+
+test('a chain that is too slow goes over three buses, each landed, numbered and scanned by itself', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/links/timing`);
+  const poll = page.getByRole('region', { name: 'How the logger goes round' });
+  await poll.getByLabel('Round that is wanted').fill('1.2');
+  await poll.getByRole('button', { name: 'Save the round' }).click();
+  await saved(page);
+  const margins = page.getByRole('region', { name: 'Margins: round' });
+  await expect(margins).toContainText('-57.8 %');
+  const split = page.getByRole('region', { name: 'Over the buses it needs' });
+  await split.getByRole('button', { name: 'Split the devices over buses' }).click();
+  await split.getByRole('button', { name: 'Put the devices on these buses' }).click({ timeout: 15_000 });
+  await saved(page);
+  await expect(margins).not.toContainText('-57.8 %');
+  await expect(margins).toContainText('3 places, worst whole chain of bus');
+
+  await page.getByRole('navigation', { name: 'Parts of links' }).getByRole('link', { name: 'Chain' }).click();
+  const buses = page.getByRole('navigation', { name: 'Buses' });
+  await buses.getByRole('link', { name: 'Bus 2' }).click();
+  const chain = page.getByRole('region', { name: 'RS-485 chain, bus 2' });
+  await expect(chain.getByRole('listitem').first()).toContainText('port 2');
+  await chain.getByRole('button', { name: 'Number along the chain' }).click();
+  await saved(page);
+  await expect(chain.getByLabel(/^Address of INV/).first()).toHaveValue('1');
+  // One device more comes over by its form, and goes back by undo.
+  const count = await chain.getByRole('listitem').count();
+  await buses.getByRole('link', { name: 'Bus 1' }).click();
+  const first = page.getByRole('region', { name: 'RS-485 chain, bus 1' });
+  await first.getByRole('button', { name: /^INV-/ }).first().click();
+  await first.getByLabel('Bus', { exact: true }).fill('40');
+  await first.getByRole('button', { name: 'Save' }).click();
+  await expect(first).toContainText('Buses are numbered from 1 to 32.');
+  await first.getByLabel('Bus', { exact: true }).fill('2');
+  await first.getByLabel('Address of INV').first().fill('99');
+  await first.getByLabel('Address of INV').first().press('Tab');
+  await saved(page);
+  await first.getByLabel('Bus', { exact: true }).fill('2');
+  await first.getByRole('button', { name: 'Save' }).click();
+  await saved(page);
+  await buses.getByRole('link', { name: 'Bus 2' }).click();
+  await expect(chain.getByRole('listitem')).toHaveCount(count + 1);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(chain.getByRole('listitem')).toHaveCount(count);
+
+  await page.getByRole('navigation', { name: 'Parts of links' }).getByRole('link', { name: 'Sheet' }).click();
+  for (const bus of [1, 2, 3])
+    await expect(page.getByRole('region', { name: new RegExp(`^RS-485 bus ${bus} of`) })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Labels of bus 3' })).toContainText('bus 3');
+  expect((await (await request.get(`/sites/${site}/links/sheet.pdf`)).body()).subarray(0, 5).toString()).toBe('%PDF-');
+
+  // A fault on the third bus is found there, and nowhere else.
+  await page.getByRole('navigation', { name: 'Parts of links' }).getByRole('link', { name: 'Scan' }).click();
+  const fleet = page.getByRole('region', { name: 'Simulated fleet' });
+  const scan = page.getByRole('region', { name: 'Scan: plan against found' });
+  await fleet.getByRole('button', { name: 'Set it up like the plan' }).click();
+  await buses.getByRole('link', { name: 'Bus 3' }).click();
+  await fleet.getByLabel('Fault').selectOption('dead unit');
+  await fleet.getByLabel('Unit', { exact: true }).selectOption('1');
+  await fleet.getByRole('button', { name: 'Put it on' }).click();
+  await expect(fleet.getByRole('listitem').filter({ hasText: 'dead unit' })).toBeVisible();
+  await scan.getByRole('button', { name: 'Scan the bus' }).click();
+  await expect(scan.getByRole('row', { name: /^1 / })).toContainText('missing', { timeout: 30_000 });
+  await buses.getByRole('link', { name: 'Bus 2' }).click();
+  await scan.getByRole('button', { name: 'Scan the bus' }).click();
+  await expect(scan).toContainText('healthy', { timeout: 30_000 });
 });
 
 test('a bus is scanned, the duplicate found, told apart, mended, and the scan is clean', async ({ page, request }) => {

@@ -42,7 +42,9 @@
       <p class="mt-1">
         <b class="num">{split.buses.length} {split.buses.length === 1 ? 'bus' : 'buses'}</b> of at most
         <span class="num">{split.mostUnits}</span>
-        units, <b class="num">{fixed(split.lengthM, 1)} m</b> of cable; by {split.binds.join(' and ')}.
+        units, <b class="num">{fixed(split.lengthM, 1)} m</b> of cable{split.buses.length > 1
+          ? `; so many by ${split.binds.join(' and ')}`
+          : ''}.
         {over(split) < 0.05
           ? 'No split over so many takes less.'
           : `At most ${fixed(over(split), 1)} % above what is possible.`}

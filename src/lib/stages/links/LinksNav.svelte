@@ -22,15 +22,17 @@
   const on = (n: number) => (buses.length > 1 ? `?${BUS_QUERY}=${n}` : '');
 </script>
 
-<PartsNav base="/sites/{site.siteId}/links" parts={PARTS} label="Parts of links" query={on(bus)} />
-{#if buses.length > 1}
-  <nav aria-label="Buses" class="no-print flex flex-wrap items-center gap-x-4">
-    {#each buses as n (n)}
-      <a
-        href="{page.url.pathname}{on(n)}"
-        aria-current={n === bus ? 'true' : undefined}
-        class="num py-0.5 {n === bus ? 'border-b-4 border-ink font-bold' : 'underline'}">Bus {n}</a
-      >
-    {/each}
-  </nav>
-{/if}
+<div class="no-print flex flex-wrap items-baseline justify-between gap-x-6">
+  <PartsNav base="/sites/{site.siteId}/links" parts={PARTS} label="Parts of links" query={on(bus)} />
+  {#if buses.length > 1}
+    <nav aria-label="Buses" class="flex flex-wrap gap-x-4">
+      {#each buses as n (n)}
+        <a
+          href="{page.url.pathname}{on(n)}"
+          aria-current={n === bus ? 'true' : undefined}
+          class="py-0.5 {n === bus ? 'border-b-4 border-ink font-bold' : 'underline'}">Bus {n}</a
+        >
+      {/each}
+    </nav>
+  {/if}
+</div>
