@@ -69,7 +69,7 @@ test('a chain that is too slow goes over three buses, each landed, numbered and 
   await poll.getByLabel('Round that is wanted').fill('1.2');
   await poll.getByRole('button', { name: 'Save the round' }).click();
   await saved(page);
-  const margins = page.getByRole('region', { name: 'Margins: round' });
+  const margins = page.getByRole('complementary');
   await expect(margins).toContainText('-57.8 %');
   const split = page.getByRole('region', { name: 'Over the buses it needs' });
   await split.getByRole('button', { name: 'Split the devices over buses' }).click();

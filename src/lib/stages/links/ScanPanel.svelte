@@ -35,10 +35,11 @@
   const unclear = (r: ScanResult) =>
     ['TRUNK', 'BUS_NOISE', 'FAR_END', 'BREAK_OR_CROSS_AFTER'].includes(r.symptom?.code ?? '');
 
+  const look = () => scan.run(site.siteId, scanRequest.parse({ bus: at, speaks, times: Number(times), all }));
   const begin = () => {
     said = [];
     failure = '';
-    return scan.run(site.siteId, scanRequest.parse({ bus: at, speaks, times: Number(times), all }));
+    return look();
   };
   async function move(serial: string, from: number, to: number) {
     try {
@@ -51,7 +52,7 @@
       });
       said = given.steps;
       failure = '';
-      await begin();
+      await look();
     } catch (cause) {
       failure = cause instanceof ApiProblem ? cause.problem.detail : 'The server does not answer.';
     }
