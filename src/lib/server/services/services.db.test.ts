@@ -304,6 +304,30 @@ describe('design in the database', () => {
     await expect(address).rejects.toMatchObject({ cause: { constraint: 'chain_device_address_in_range' } });
   });
 
+  it('takes an address once on every bus, and a second time on none', async () => {
+    const onBuses = (...places: [bus: number, address: number][]) => {
+      const two = siteOf(2, []);
+      const devices = two.chain.devices.map((d, i) => ({
+        ...d,
+        bus: places[i]?.[0] ?? 1,
+        address: places[i]?.[1] ?? 1,
+      }));
+      return { ...two, chain: { ...two.chain, devices } };
+    };
+    const siteId = await stored(onBuses([1, 7], [2, 7]));
+    expect((await loadDesign(context, siteId)).design.chain.devices.map((d) => [d.bus, d.address])).toEqual([
+      [1, 7],
+      [2, 7],
+    ]);
+    const problem = await problemOf(changeDesign(context, siteId, 2, () => onBuses([2, 7], [2, 7])));
+    expect(problem.errors[0]?.detail).toBe('Address 7 is used twice.');
+    // And exchanged in one change.
+    await changeDesign(context, siteId, 2, () => onBuses([1, 3], [1, 4]));
+    await changeDesign(context, siteId, 3, () => onBuses([1, 4], [1, 3]));
+    const twins = db().execute(sql`update chain_device set address = 4 where site_id = ${siteId}`);
+    await expect(twins).rejects.toMatchObject({ cause: { constraint: 'chain_device_address_once_a_bus' } });
+  });
+
   it('reads a site of 60 inverters in one query', async () => {
     const big = siteOf(60, [plane('p', 4000)]);
     const siteId = await stored(withStrings(big, legalLayout(big).strings));

@@ -8,8 +8,8 @@ import { chainDevice } from './tables.server';
 type Columns = typeof chainDevice.$inferSelect;
 
 function deviceOf(row: Row): ChainDevice {
-  const { id, kind, label, inverterId, address, terminated, cable } = row as Columns;
-  return { id, kind, label, inverterId, address, terminated, ...cable };
+  const { id, kind, label, inverterId, bus, address, terminated, cable } = row as Columns;
+  return { id, kind, label, inverterId, bus, address, terminated, ...cable };
 }
 
 /** Devices in rows; bit rate and pair as values. */
@@ -19,8 +19,8 @@ export const store: PartStore = {
       table: chainDevice,
       key: 'id',
       list: (d) => d.chain.devices,
-      row: ({ id, kind, label, inverterId, address, terminated, ...cable }) => ({
-        ...{ id, kind, label, inverterId, address, terminated },
+      row: ({ id, kind, label, inverterId, bus, address, terminated, ...cable }) => ({
+        ...{ id, kind, label, inverterId, bus, address, terminated },
         cable,
       }),
     }),

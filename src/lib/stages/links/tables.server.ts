@@ -3,7 +3,7 @@ import { boolean, check, foreignKey, jsonb, pgTable, primaryKey, smallint, text 
 import type { ChainDevice } from '$core/links/part';
 import { inverter, ord, siteId } from '$lib/server/db/schema';
 
-/** Devices of the chain as rows: an address once a chain, an inverter once. */
+/** Devices of the chain as rows: an address once a bus, an inverter once. */
 export const chainDevice = pgTable(
   'chain_device',
   {
@@ -13,10 +13,11 @@ export const chainDevice = pgTable(
     kind: text('kind', { enum: ['logger', 'inverter', 'meter'] }).notNull(),
     label: text('label').notNull(),
     inverterId: text('inverter_id'),
+    bus: smallint('bus').notNull().default(1),
     address: smallint('address'),
     terminated: boolean('terminated').notNull(),
     cable: jsonb('cable')
-      .$type<Omit<ChainDevice, 'id' | 'kind' | 'label' | 'inverterId' | 'address' | 'terminated'>>()
+      .$type<Omit<ChainDevice, 'id' | 'kind' | 'label' | 'inverterId' | 'bus' | 'address' | 'terminated'>>()
       .notNull(),
   },
   (t) => [
