@@ -36,6 +36,7 @@
   } = $props();
   const site = useSite();
   const changed = (device: ChainDevice) => site.apply({ kind: 'chain-device', device });
+  const asForm = $derived(chainDeviceToForm(d, before ? measuredM(before, d) : null));
   const paths = $derived(
     d.inverterId
       ? ['bus', 'entryM', ...(before ? ['hopM'] : []), 'stubM', 'serial']
@@ -45,6 +46,11 @@
           ...['xM', 'yM', 'zM'],
         ],
   );
+  /** What the form does not show stays as it is now: it may have been changed beside it. */
+  function save(value: Record<string, unknown>) {
+    const shown = Object.fromEntries(paths.map((path) => [path, value[path]]));
+    return changed(chainDeviceFromForm(d, before, chainDeviceForm.parse({ ...asForm, ...shown })));
+  }
   const ARROW = 'h-9 w-9 border border-rule disabled:opacity-40';
 </script>
 
@@ -114,12 +120,12 @@
   <div class="bg-paper p-2">
     <EditForm
       schema={chainDeviceForm}
-      value={chainDeviceToForm(d, before ? measuredM(before, d) : null)}
+      value={asForm}
       prefix="device-{d.id}"
       label="Save"
       refine={halfPlace}
       groups={[{ title: '', paths }]}
-      save={(value) => changed(chainDeviceFromForm(d, before, chainDeviceForm.parse(value)))}
+      {save}
     />
     {#if !d.inverterId}<button
         type="button"
