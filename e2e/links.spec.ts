@@ -14,10 +14,13 @@ test('the shortest order of the chain is found, proven, taken, and undone', asyn
   await panel.getByRole('button', { name: 'Find the shortest order' }).click();
   await expect(panel).toContainText('proven: no other order is shorter');
   await expect(panel).toContainText(/As it is the chain takes [\d.]+ m/);
+  const map = (which: string) => panel.getByRole('img', { name: new RegExp(`^${which}.*on the plan`) });
+  await expect(map('The order that was found')).toBeVisible();
   const before = await items.allTextContents();
   await panel.getByRole('button', { name: 'Take this order' }).click();
   await saved(page);
   expect(await items.allTextContents()).not.toEqual(before);
+  await expect(map('The chain as it is')).toBeVisible();
   await panel.getByRole('button', { name: 'Find the shortest order' }).click();
   await expect(panel).toContainText('The chain takes no more as it is.');
   // Another end is another question.

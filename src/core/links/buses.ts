@@ -1,21 +1,27 @@
-import type { Chain, ChainDevice, LinksDesign } from './part';
-
 /** Most buses of one site: one for every 18 of the devices that a chain may have. */
 export const MOST_BUSES = 32;
 /** The bus on which whatever joins a chain stands first. */
 export const FIRST_BUS = 1;
 
+interface OnBus {
+  readonly bus: number;
+}
+interface Devices<D extends OnBus> {
+  readonly devices: readonly D[];
+}
+
 /** The buses of a chain by their number; the first, empty, where there is no device. */
-export function busesOf({ devices }: Chain): readonly number[] {
+export function busesOf({ devices }: Devices<OnBus>): readonly number[] {
   const found = new Set(devices.map((d) => d.bus));
   return found.size ? [...found].sort((a, b) => a - b) : [FIRST_BUS];
 }
 
 /** The devices of one bus in their order. */
-export const devicesOn = ({ devices }: Chain, bus: number): ChainDevice[] => devices.filter((d) => d.bus === bus);
+export const devicesOn = <D extends OnBus>({ devices }: Devices<D>, bus: number): D[] =>
+  devices.filter((d) => d.bus === bus);
 
 /** A design with the devices of one bus and no other. */
-export const onBus = <D extends LinksDesign>(d: D, bus: number): D => ({
-  ...d,
-  chain: { ...d.chain, devices: devicesOn(d.chain, bus) },
+export const onBus = <T extends { readonly chain: Devices<OnBus> }>(design: T, bus: number): T => ({
+  ...design,
+  chain: { ...design.chain, devices: devicesOn(design.chain, bus) },
 });

@@ -1,5 +1,6 @@
 import { requirePositive, requireWithin } from '../kernel/require';
 import { lineOf } from '../site/line';
+import type { Position } from '../site/position';
 import type { Way } from '../site/way';
 import { waysOf } from '../site/way';
 import { busesOf, devicesOn } from './buses';
@@ -39,11 +40,13 @@ export function measuredM(from: ChainDevice, to: ChainDevice): number | null {
   return from.hopFromId === to.id ? from.hopM : null;
 }
 
+/** Where a device stands: at its inverter, else where it was put; null while nobody said. */
+export const placeOf = (design: LinksDesign, d: ChainDevice): Position | null =>
+  (d.inverterId ? lineOf(design).inverter(d.inverterId)?.position : d.position) ?? null;
+
 /** The hop between two devices of a design, as measured, else over the plan. */
 export function hopBetween(design: LinksDesign, from: ChainDevice, to: ChainDevice): Hop {
-  const line = lineOf(design);
-  const positionOf = (d: ChainDevice) => (d.inverterId ? line.inverter(d.inverterId)?.position : d.position) ?? null;
-  const [a, b] = [positionOf(from), positionOf(to)];
+  const [a, b] = [placeOf(design, from), placeOf(design, to)];
   const way = a && b ? waysOf(design.plan).between('bus', a, b) : null;
   const measured = measuredM(from, to);
   const route = measured ?? way?.lengthM ?? null;
@@ -51,11 +54,11 @@ export function hopBetween(design: LinksDesign, from: ChainDevice, to: ChainDevi
   return { from, to, measured: measured !== null, way, cableM };
 }
 
-/** The hops of one bus in order, each with its cable. */
-export function busHops(design: LinksDesign, bus: number): Hop[] {
-  const devices = devicesOn(design.chain, bus);
-  return devices.slice(1).map((to, i) => hopBetween(design, devices[i] as ChainDevice, to));
-}
+/** The hops from device to device in an order, each with its cable. */
+export const hopsAlong = (design: LinksDesign, devices: readonly ChainDevice[]): Hop[] =>
+  devices.slice(1).map((to, i) => hopBetween(design, devices[i] as ChainDevice, to));
+/** The hops of one bus in order. */
+export const busHops = (design: LinksDesign, bus: number): Hop[] => hopsAlong(design, devicesOn(design.chain, bus));
 /** The hops of every bus, bus by bus. */
 export const chainHops = (design: LinksDesign): Hop[] => busesOf(design.chain).flatMap((bus) => busHops(design, bus));
 

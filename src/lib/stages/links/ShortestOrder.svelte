@@ -9,6 +9,7 @@
   import { LongTask } from '$lib/client/longTask.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
   import TaskBar from '$lib/ui/TaskBar.svelte';
+  import ChainMap from './ChainMap.svelte';
   import { chosenBus } from './chosenBus';
 
   /** So long an order of many devices is looked for, s; up to fifteen are ordered exactly, whatever it takes. */
@@ -33,9 +34,14 @@
   const found = $derived(
     asked?.of === design && asked.lastId === lastId && asked.anyFirst === anyFirst ? asked.found : null,
   );
+  const savedM = (o: ChainOrder) => o.asItIsM - o.lengthM;
+  const byId = $derived(new Map(devices.map((d) => [d.id, d])));
+  /** The order that was found, where it saves anything. */
+  const better = $derived(
+    found?.value && savedM(found.value) > 0.05 ? found.value.ids.flatMap((id) => byId.get(id) ?? []) : null,
+  );
   const labels = $derived(new Map(devices.map((d) => [d.id, d.label])));
   const over = (o: ChainOrder) => (100 * (o.lengthM - o.boundM)) / o.boundM;
-  const savedM = (o: ChainOrder) => o.asItIsM - o.lengthM;
 
   async function find() {
     const [of, ends] = [design, { lastId: lastId || null, anyFirst }];
@@ -66,6 +72,7 @@
     <Button size="xs" disabled={task.running || devices.length < 2} onclick={find}>Find the shortest order</Button>
   </div>
   <TaskBar {task} share={null} name="Trying orders" />
+  <ChainMap {design} {devices} found={better} />
   <div aria-live="polite">
     {#if found?.value}
       {@const order = found.value}
