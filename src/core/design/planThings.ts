@@ -89,7 +89,7 @@ export function planThings(d: SiteDesign): Thing[] {
     }),
     thing({ kind: 'board', id: 'board', label: d.board.label, position: d.board.position }),
     ...d.chain.devices
-      .filter((c) => c.inverterId === null)
+      .filter((c) => c.inverterId === null && c.portOf === null)
       .map(({ id, label, position }) => thing({ kind: 'device', id, label, position })),
     ...d.plan.spots.map(({ id, label, position }) => thing({ kind: 'spot', id, label, position })),
   ];

@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import type { SiteDesign } from '../design';
 import { applyEdit, siteDesignSchema } from '../design';
+import { planThings, putAt } from '../design/planThings';
 import { checksOf } from '../testing/checks';
 import { WHOLE_LINE, siteOf } from '../testing/examples';
-import { FIRST_BUS, busesOf, devicesOn, onBus } from './buses';
-import { chainHops } from './chain';
-import { withBuses, withChainNumbered, withDevices } from './edits';
+import { FIRST_BUS, busesOf, devicesOn } from './buses';
+import { chainHops, placeOf } from './chain';
+import { onBus, withBuses, withChainNumbered, withDevices } from './edits';
 import { splitChain } from './order/splitChain';
+import type { ChainDevice } from './part';
 import { newDevice } from './part';
 import { chainResult, linksResults } from './results';
 
@@ -33,7 +35,7 @@ describe('devices over buses', () => {
     expect(ids(d, 1)).toEqual(['log', 'dev-inv-3', 'dev-inv-1']);
     expect(ids(d, 2)).toEqual(['log-port-2', 'dev-inv-2', 'dev-inv-4']);
     const port = d.chain.devices.find((c) => c.id === 'log-port-2');
-    expect(port).toMatchObject({ kind: 'logger', label: 'LOG port 2', unitLoads: 1, position: LOGGER.position });
+    expect(port).toMatchObject({ kind: 'logger', label: 'LOG port 2', unitLoads: 1, portOf: 'log', position: null });
     expect(siteDesignSchema.safeParse(d).success).toBe(true);
   });
   it('are terminated at both ends of each and nowhere else; addresses stay', () => {
@@ -57,6 +59,32 @@ describe('devices over buses', () => {
     expect(busesOf(one.chain)).toEqual([1]);
     expect(one.chain.devices.map((c) => c.id)).toEqual(['log', ...[1, 2, 3, 4].map((n) => `dev-inv-${n}`)]);
   });
+  it('go with their logger where it is put elsewhere, and stand by themselves where it goes', () => {
+    const port = (of: SiteDesign) => of.chain.devices.find((c) => c.id === 'log-port-2') as ChainDevice;
+    expect(placeOf(d, port(d))).toEqual(LOGGER.position);
+    const to = { xM: 40, yM: 2, zM: 0 };
+    const moved = applyEdit(d, putAt(d, { kind: 'device', id: 'log' }, to));
+    expect(placeOf(moved, port(moved))).toEqual(to);
+    expect(
+      planThings(moved)
+        .filter((t) => t.kind === 'device')
+        .map((t) => t.id),
+    ).toEqual(['log']);
+    const gone = applyEdit(moved, { kind: 'remove-chain-device', deviceId: 'log' });
+    expect(port(gone)).toMatchObject({ portOf: null, position: to });
+    expect(siteDesignSchema.safeParse(gone).success).toBe(true);
+    // It leads the first bus then, and a further port is one of it.
+    const anew = over(gone, [1], [2, 3, 4]);
+    expect(anew.chain.devices.filter((c) => c.kind === 'logger').map((c) => [c.id, c.portOf, c.bus])).toEqual([
+      ['log-port-2', null, 1],
+      ['log-port-2-port-2', 'log-port-2', 2],
+    ]);
+    const orphan = withDevices(
+      d,
+      d.chain.devices.filter((c) => c.id !== 'log'),
+    );
+    expect(siteDesignSchema.safeParse(orphan).error?.issues.map((i) => i.message)).toEqual(['There is no logger log.']);
+  });
   it('stay as they are where nobody asks, or somebody is left out', () => {
     const led = withDevices(site(2), site(2).chain.devices.slice(1));
     expect(over(led, [1], [2])).toBe(led);
@@ -78,8 +106,17 @@ describe('each bus', () => {
   const d = withChainNumbered(over(site(6), [1, 2, 3], [4, 5, 6]));
   it('is worked through as if it stood alone', () => {
     for (const bus of [1, 2]) {
-      const alone = chainResult(onBus(d, bus), bus);
-      expect(linksResults(d)[bus - 1]).toEqual(alone);
+      const alone = onBus(d, bus);
+      const { lengthM, loads, unitLoads, budget } = chainResult(alone, bus);
+      const { hopOhm, terminators, idle } = budget;
+      expect(linksResults(d)[bus - 1]).toMatchObject({
+        lengthM,
+        loads,
+        unitLoads,
+        budget: { hopOhm, terminators, idle },
+      });
+      expect(linksResults(d)[bus - 1]?.budget.worst.value?.volt).toBe(budget.worst.value?.volt);
+      expect(siteDesignSchema.safeParse(alone).success).toBe(true);
     }
     const [one, two] = linksResults(d);
     // Logger to the first unit, then two hops of three metres; the second bus begins nine metres further.
@@ -151,6 +188,9 @@ describe('a split that was taken', () => {
       split?.lengthM ?? NaN,
       9,
     );
+    // Also where the port is the first of the list.
+    const turned = withDevices(taken, [...taken.chain.devices].reverse());
+    expect(splitChain(turned, budget).value?.lengthM).toBeCloseTo(split?.lengthM ?? NaN, 9);
     const again = splitChain(taken, budget).value;
     expect(again?.lengthM).toBeCloseTo(split?.lengthM ?? NaN, 9);
     expect(again?.buses.map((b) => b.ids[0])).toEqual(split?.buses.map(() => 'log'));

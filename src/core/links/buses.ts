@@ -19,9 +19,3 @@ export function busesOf({ devices }: Devices<OnBus>): readonly number[] {
 /** The devices of one bus in their order. */
 export const devicesOn = <D extends OnBus>({ devices }: Devices<D>, bus: number): D[] =>
   devices.filter((d) => d.bus === bus);
-
-/** A design with the devices of one bus and no other. */
-export const onBus = <T extends { readonly chain: Devices<OnBus> }>(design: T, bus: number): T => ({
-  ...design,
-  chain: { ...design.chain, devices: devicesOn(design.chain, bus) },
-});

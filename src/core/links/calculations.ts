@@ -8,7 +8,7 @@ import { assessLinks } from './assess';
 import { busCalculations } from './busCalculations';
 import { chainOrder } from './order/chainOrder';
 import { splitChain } from './order/splitChain';
-import { onBus } from './buses';
+import { onBus } from './edits';
 import { chainDeviceSchema, linksFlaws, linksShape } from './part';
 import { chainResult, linksResults } from './results';
 import { BINDS } from './timing/fewestBuses';

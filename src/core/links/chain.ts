@@ -40,9 +40,11 @@ export function measuredM(from: ChainDevice, to: ChainDevice): number | null {
   return from.hopFromId === to.id ? from.hopM : null;
 }
 
-/** Where a device stands: at its inverter, else where it was put; null while nobody said. */
-export const placeOf = (design: LinksDesign, d: ChainDevice): Position | null =>
-  (d.inverterId ? lineOf(design).inverter(d.inverterId)?.position : d.position) ?? null;
+/** Where a device stands: at its inverter, a port at its logger, else where it was put; null while nobody said. */
+export function placeOf(design: LinksDesign, { inverterId, portOf, position }: ChainDevice): Position | null {
+  if (inverterId) return lineOf(design).inverter(inverterId)?.position ?? null;
+  return portOf ? (design.chain.devices.find((c) => c.id === portOf)?.position ?? null) : position;
+}
 
 /** The hop between two devices of a design, as measured, else over the plan. */
 export function hopBetween(design: LinksDesign, from: ChainDevice, to: ChainDevice): Hop {

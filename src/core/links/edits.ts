@@ -5,6 +5,7 @@ import { NAME_MOST, partId } from '../kernel/schema';
 import type { ChainDevice, LinksDesign } from './part';
 import { LAST_ADDRESS } from './addresses';
 import { MOST_BUSES, busesOf, devicesOn } from './buses';
+import { placeOf } from './chain';
 import { busLineSchema } from './line/busLine';
 import { chainDeviceSchema, chainSchema } from './part';
 import { pollPlanSchema } from './timing/pollPlan';
@@ -24,6 +25,18 @@ export function withChainOrder<D extends LinksDesign>(d: D, ids: readonly string
     [...d.chain.devices].sort((a, b) => order(a) - order(b)),
   );
 }
+
+/** A chain with some of its devices: a port whose logger went stands by itself, where that stood. */
+export function withOnly<D extends LinksDesign>(d: D, kept: readonly ChainDevice[]): D {
+  const there = new Set(kept.map((c) => c.id));
+  return withDevices(
+    d,
+    kept.map((c) => (c.portOf && !there.has(c.portOf) ? { ...c, portOf: null, position: placeOf(d, c) } : c)),
+  );
+}
+
+/** A design with the devices of one bus and no other; a port of a logger elsewhere stands where that does. */
+export const onBus = <D extends LinksDesign>(d: D, bus: number): D => withOnly(d, devicesOn(d.chain, bus));
 
 /** Where meters that have no address yet are put: above the inverters (common practice). */
 const METERS_FROM = 100;
@@ -67,7 +80,8 @@ function portOf(logger: ChainDevice, bus: number, taken: Set<string>): ChainDevi
   const id = `${logger.id}-port-${port}`;
   taken.add(id);
   const label = `${logger.label} port ${port}`.slice(-NAME_MOST);
-  return { ...logger, id, label, hopM: null, hopFromId: null, serial: null };
+  const portOf = logger.portOf ?? logger.id;
+  return { ...logger, id, label, portOf, position: null, hopM: null, hopFromId: null, serial: null };
 }
 
 /**
@@ -83,7 +97,7 @@ export function withBuses<D extends LinksDesign>(d: D, buses: readonly (readonly
   const named = buses.map((ids) => ids.flatMap((id) => byId.get(id) ?? []).filter((c) => c.kind !== 'logger'));
   const placed = new Set(named.flat());
   if (!first || d.chain.devices.some((c) => c.kind !== 'logger' && !placed.has(c))) return d;
-  return withDevices(
+  return withOnly(
     d,
     named.flatMap((units, i) => {
       const bus = i + 1;
@@ -135,7 +149,7 @@ export const linksEdits = [
     { deviceId: partId },
     (d, { deviceId }) => `${d.chain.devices.find((c) => c.id === deviceId)?.label ?? deviceId} off the chain`,
     (d, { deviceId }) =>
-      withDevices(
+      withOnly(
         d,
         d.chain.devices.filter((c) => c.id !== deviceId),
       ),

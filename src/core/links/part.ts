@@ -29,6 +29,8 @@ export const chainDeviceSchema = z.object({
   terminated: z.boolean(),
   unitLoads: quantity(0.03125, 4, 'unit loads', 'Unit loads of a logger or meter').nullable(),
   position: positionSchema.nullable(),
+  /** The logger that it is a further port of, and stands where that does. */
+  portOf: partId.nullable().default(null),
   entryM: quantity(0, 50, 'm', 'Cable a landed end takes'),
   /** Measured route to `hopFromId`; null: reckoned from the positions. */
   hopM: quantity(0.1, 2000, 'm', 'Measured route from the device before').nullable(),
@@ -80,6 +82,7 @@ export const newDevice = (id: string, kind: ChainDevice['kind'], label: string):
   terminated: false,
   unitLoads: null,
   position: null,
+  portOf: null,
   entryM: 1,
   hopM: null,
   hopFromId: null,
@@ -94,7 +97,7 @@ export const chainDeviceOf = (inverter: SiteInverter): ChainDevice => ({
   inverterId: inverter.id,
 });
 
-/** Devices that stand twice, addresses that do on one bus, devices of no inverter. */
+/** Devices that stand twice, addresses that do on one bus, devices of no inverter, ports of no logger. */
 export function linksFlaws({ chain, inverters }: LinksDesign): Flaw[] {
   const items = chain.devices;
   const list = 'chain.devices';
@@ -108,5 +111,9 @@ export function linksFlaws({ chain, inverters }: LinksDesign): Flaw[] {
     }),
     ...repeated({ items, list, field: 'serial', key: (c) => c.serial, what: 'Serial number' }),
     ...dangling({ ...ofInverter, what: 'inverter' }, inverters),
+    ...dangling(
+      { items, list, field: 'portOf', key: (c) => c.portOf, what: 'logger' },
+      items.filter((c) => c.kind === 'logger' && c.portOf === null),
+    ),
   ];
 }

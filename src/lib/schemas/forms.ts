@@ -65,11 +65,21 @@ export const wallFromForm = (id: string, { xM, yM, zM, ...w }: z.infer<typeof wa
 });
 
 export const chainDeviceForm = chainDeviceSchema
-  .omit({ id: true, kind: true, inverterId: true, position: true, terminated: true, hopFromId: true })
+  .omit({ id: true, kind: true, inverterId: true, position: true, portOf: true, terminated: true, hopFromId: true })
   .extend(coordinates);
 /** A device beside the one before it: a route measured to another device is none here. */
 export const chainDeviceToForm = (
-  { id: _id, kind: _k, inverterId: _i, terminated: _t, position, hopM: _h, hopFromId: _f, ...d }: ChainDevice,
+  {
+    id: _id,
+    kind: _k,
+    inverterId: _i,
+    portOf: _p,
+    terminated: _t,
+    position,
+    hopM: _h,
+    hopFromId: _f,
+    ...d
+  }: ChainDevice,
   hopM: number | null,
 ) => ({ ...d, hopM, ...coordinatesOf(position) });
 export const chainDeviceFromForm = (

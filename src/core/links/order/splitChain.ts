@@ -2,7 +2,7 @@ import type { Answer } from '../../kernel/answer';
 import { known, lacking } from '../../kernel/answer';
 import { FIRST_BUS } from '../buses';
 import { lengthLimitM } from '../chain';
-import { withDevices } from '../edits';
+import { withOnly } from '../edits';
 import { askerOf } from '../ends';
 import type { LinksDesign } from '../part';
 import { chainResult } from '../results';
@@ -29,7 +29,7 @@ const MORE_MOST = 8;
 function onOne(design: LinksDesign): LinksDesign {
   const { devices } = design.chain;
   const asker = devices[askerOf(design.chain)];
-  return withDevices(
+  return withOnly(
     design,
     devices.filter((d) => d === asker || d.kind !== 'logger').map((d) => ({ ...d, bus: FIRST_BUS })),
   );

@@ -43,7 +43,7 @@
       : [
           ...['label', 'bus', 'address', 'unitLoads', 'entryM', 'hopM', 'stubM', 'serial'],
           ...(d.kind === 'logger' ? ['terminatorOut'] : []),
-          ...['xM', 'yM', 'zM'],
+          ...(d.portOf ? [] : ['xM', 'yM', 'zM']),
         ],
   );
   /** What the form does not show stays as it is now: it may have been changed beside it. */

@@ -4,7 +4,7 @@
   import type { SiteDesign } from '$core/design';
   import type { Answer } from '$core/kernel/answer';
   import { fixed } from '$core/kernel/quantity';
-  import { onBus } from '$core/links/buses';
+  import { onBus } from '$core/links/edits';
   import type { ChainOrder } from '$core/links/order/chainOrder';
   import { LongTask } from '$lib/client/longTask.svelte';
   import { useSite } from '$lib/client/siteState.svelte';

@@ -4,7 +4,7 @@
   import type { SiteDesign } from '$core/design';
   import type { Answer } from '$core/kernel/answer';
   import { fixed } from '$core/kernel/quantity';
-  import { onBus } from '$core/links/buses';
+  import { onBus } from '$core/links/edits';
   import { RECEIVER_V } from '$core/links/line/budget';
   import type { ChainScope } from '$core/links/wave/chainScope';
   import type { FaultCase, FaultKind } from '$core/links/wave/faultCase';
