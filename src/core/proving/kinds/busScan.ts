@@ -14,11 +14,17 @@ import { chainResult } from '../../links/results';
 import type { Entry, EntryOf } from '../entry';
 import { trueMs } from '../entry';
 import { PARTS_WITHIN_MS, measured, onSite } from '../judging';
-import type { Judgement } from '../kind';
+import { signs } from '../evidence/people';
+import { gateRow } from '../gates/machine';
+import type { About, Judgement } from '../kind';
 import { kind } from '../kind';
 import type { BusReading } from '../readings/busReading';
 import { PROVING_RULES as RULES } from '../rules';
 import { SAID_BY, isSimulated } from '../saidBy';
+import { HAPPENINGS } from '../tables/happenings';
+import { ADDRESSED } from './addressed';
+import { GATE } from './gate';
+import { HAPPENING } from './happening';
 
 const address = z.number().int().min(FIRST_ADDRESS).max(LAST_ADDRESS);
 const polls = quantity(1, 10_000, '', 'Questions to each unit').int();
@@ -73,18 +79,35 @@ export function busReadingOf(design: SiteDesign, v: Values): BusReading {
 }
 
 type Scan = EntryOf<'bus-scan', Values>;
-/** The newest scan of every other bus of the design, done before this one. */
-function newestOthers(entry: Entry, own: Values, near: readonly Entry[]): ReadonlyMap<number, Scan> {
-  const newest = new Map<number, Scan>();
-  for (const r of near)
-    if (BUS_SCAN.is(r) && r.id !== entry.id && busOf(r.values) !== busOf(own) && trueMs(r) <= trueMs(entry))
-      newest.set(busOf(r.values), r);
-  return newest;
+const ROW = gateRow('S-BUS');
+/** What happens to a site after which a scan proves nothing any more. */
+const VOIDING: ReadonlySet<string> = new Set(
+  HAPPENINGS.filter((h) => ROW.staleOn.some((s) => (h.staleOn as readonly string[]).includes(s))).map((h) => h.what),
+);
+
+/** Whether an entry takes from a scan of a bus before it what that proved: a unit replaced, the gate failed, an address written on that bus. */
+function takesFrom(design: SiteDesign, bus: number, e: Entry): boolean {
+  if (HAPPENING.is(e)) return VOIDING.has(e.values.what);
+  if (GATE.is(e)) return e.values.gate === 'S-BUS' && e.values.result === 'fail';
+  if (!ADDRESSED.is(e) || isSimulated(e.values)) return false;
+  return devicesOn(design.chain, bus).some((d) => d.inverterId === e.subject.id);
+}
+
+/** The newest scan of another bus before this one, by somebody who may sign; null where there is none, or something took from it since. */
+function scanBefore({ design, entry, atMs, beside, day }: About<Values>, bus: number): Scan | null {
+  const near = (kind: string) => beside.near(kind, atMs, PARTS_WITHIN_MS).filter((r) => trueMs(r) <= trueMs(entry));
+  const scan = near('bus-scan').findLast(
+    (r): r is Entry & Scan =>
+      BUS_SCAN.is(r) && r.id !== entry.id && busOf(r.values) === bus && !isSimulated(r.values) && signs(ROW, r, day),
+  );
+  if (!scan) return null;
+  const since = [HAPPENING.kind, GATE.kind, ADDRESSED.kind].flatMap(near).filter((e) => trueMs(e) >= trueMs(scan));
+  return since.some((e) => takesFrom(design, bus, e)) ? null : scan;
 }
 
 /**
  * One bus as it was asked and measured: who answered at every address, how often, ohms of the pair, volts between the earths. Where there are several
- * the gate is closed by the last of them, the others scanned on the same day.
+ * the gate is closed by the last of them, the others scanned on the same day and nothing done to them since.
  */
 export const BUS_SCAN = kind({
   kind: 'bus-scan',
@@ -99,7 +122,8 @@ export const BUS_SCAN = kind({
   gates: ['S-BUS'],
   simulated: isSimulated,
   correctable: true,
-  judge({ design, entry, atMs, values: v, beside, day }): Judgement {
+  judge(about): Judgement {
+    const { design, entry, values: v, day } = about;
     const buses = busesOf(design.chain);
     const where = onSite('inverter', buses.length > 1 ? `RS-485 bus ${busOf(v)}` : 'RS-485 bus');
     const judged = (scan: Entry & { readonly values: Values }): Judgement => {
@@ -111,10 +135,9 @@ export const BUS_SCAN = kind({
     };
     const own = judged(entry);
     const proves = ({ says: [said] }: Judgement) => said?.result === 'pass' || said?.result === 'caution';
-    const others = newestOthers(entry, v, beside.near('bus-scan', atMs, PARTS_WITHIN_MS));
     const whole = buses.every((bus) => {
-      const scan = others.get(bus);
-      return bus === busOf(v) || (scan && proves(judged(scan)));
+      const scan = bus === busOf(v) ? entry : scanBefore(about, bus);
+      return scan === entry || (scan !== null && proves(judged(scan)));
     });
     return whole || !proves(own) ? own : { checks: own.checks, says: [{ gate: 'S-BUS', result: null }] };
   },

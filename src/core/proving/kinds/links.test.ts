@@ -187,6 +187,36 @@ describe('buses that were scanned one by one', () => {
     scanned(simulated, 2);
     expect(state(simulated)).toBe('open');
   });
+  it.each([
+    ['a unit that was replaced', (crew: Crew) => crew.add('happening', UNIT, { what: 'unit replaced', seen: 'burnt' })],
+    ['the gate failed by hand', (crew: Crew) => crew.tick('S-BUS', 'site', 'fail')],
+    ['an address written on it', (crew: Crew) => crew.add('addressed', UNIT, healthy('addressed', apart, UNIT))],
+  ])('take from the other bus what it proved: %s', (_, happens) => {
+    const crew = begun();
+    scanned(crew, 1);
+    happens(crew);
+    const last = scanned(crew, 2);
+    expect(look(crew, apart).judgement(last).says[0]?.result).toBeNull();
+    scanned(crew, 1);
+    expect(look(crew, apart).judgement(scanned(crew, 2)).says[0]?.result).toBe('pass');
+  });
+  it('go on beside an address written on their own bus, or by a stand-in, or a cover that was opened', () => {
+    const other: EntrySubject = { scope: 'inverter', id: 'inv-2' };
+    const crew = begun();
+    scanned(crew, 1);
+    crew.add('addressed', other, healthy('addressed', apart, other));
+    crew.add('addressed', UNIT, { ...healthy('addressed', apart, UNIT), from: 'stand-in' });
+    crew.add('happening', UNIT, { what: 'cover opened', seen: 'to look' });
+    expect(look(crew, apart).judgement(scanned(crew, 2)).says[0]?.result).toBe('pass');
+  });
+  it('count where somebody made them who may sign, and a stand-in takes nothing from a real one', () => {
+    const crew = begun();
+    crew.prove('S-BUS', 'site', { role: 'helper', licensedUntil: null, values: { ...healthyScan(apart, 1), bus: 1 } });
+    expect(look(crew, apart).judgement(scanned(crew, 2)).says[0]?.result).toBeNull();
+    scanned(crew, 1);
+    scanned(crew, 1, { from: 'stand-in' });
+    expect(look(crew, apart).judgement(scanned(crew, 2)).says[0]?.result).toBe('pass');
+  });
   it('ask for the units of their own bus alone, by whichever way they are typed', () => {
     const form = kindNamed('bus-scan').form?.(apart, SITE);
     expect(form?.groups.flatMap((g) => g.paths)).toContain('bus');
