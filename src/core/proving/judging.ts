@@ -8,15 +8,16 @@ import type { GateId } from './gates/machine';
 import type { Judgement, Result } from './kind';
 import { PROVING_RULES } from './rules';
 
-/** Parts of one thing that is measured in several entries are read within this of each other, ms: a working day (common practice). */
-export const PARTS_WITHIN_MS = 12 * 3_600_000;
-
 /** What kinds of record share when they judge: a verdict as a result, the instrument's own check, where a part stands on the line. */
 
 const AS_RESULT: Readonly<Record<Verdict, Result>> = { holds: 'pass', tight: 'caution', stop: 'fail', unknown: null };
 
 /** The worst of the checks as what it says of gates: an answer that lacks an input proves nothing. */
 export const resultOf = (checks: readonly Check[]): Result => AS_RESULT[worstCheck(checks)];
+
+/** The worse of two answers: a fail, then one that proves nothing, then a caution. */
+const RANK: readonly Result[] = ['fail', null, 'caution', 'pass'];
+export const worse = (a: Result, b: Result): Result => (RANK.indexOf(a) <= RANK.indexOf(b) ? a : b);
 
 const AS_VERDICT = { pass: 'holds', caution: 'tight', fail: 'stop' } as const;
 

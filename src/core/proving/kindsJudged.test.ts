@@ -13,7 +13,7 @@ import { runOf } from '../testing/examples';
 import { twoUnits } from '../testing/handedOver';
 import type { EntrySubject } from './entry';
 import { evidence } from './evidence';
-import type { Judgement } from './kind';
+import type { Judgement, Result } from './kind';
 import { kindNamed } from './kinds';
 import { FIELD_CAUSES } from './tables/fieldCauses';
 
@@ -22,6 +22,7 @@ import { FIELD_CAUSES } from './tables/fieldCauses';
 const SITE: EntrySubject = { scope: 'site', id: 'site' };
 const UNIT: EntrySubject = { scope: 'inverter', id: 'inv-1' };
 const STRING: EntrySubject = { scope: 'string', id: 's-1' };
+const OTHER: EntrySubject = { scope: 'string', id: 's-2' };
 
 /** A reading beside others of the same crew, held against a design. */
 function judged(
@@ -40,6 +41,15 @@ interface Beside {
   readonly part: EntrySubject;
   readonly values: object;
 }
+const HELPER: Over = { role: 'helper', licensedUntil: null };
+/** One of two parts of a string, read well. */
+const partRead = (crew: Crew, part: number, { values, ...over }: Over & { values?: object } = {}) =>
+  crew.add(
+    'dc-insulation',
+    STRING,
+    { ...healthy('dc-insulation', twoUnits, STRING), part, ofParts: 2, ...values },
+    { minutes: 5, ...over },
+  );
 /** What is not as it should be: rule and verdict of every check that does not hold. */
 const odd = ({ checks }: Judgement) => checks.flatMap((c) => (c.verdict === 'holds' ? [] : [`${c.id} ${c.verdict}`]));
 const says = (j: Judgement) => j.says.map((s) => `${s.gate} ${s.result}`);
@@ -185,6 +195,52 @@ describe('insulation', () => {
       'D-IR null',
     );
     expect(last([part(1), part(3)])).toBe('D-IR null');
+    const typed = (part: number) =>
+      kindNamed('dc-insulation').values.safeParse({ testV: 1500, megohm: 9, seconds: 60, part, ofParts: 3 });
+    expect([3, 4].map((n) => typed(n).success)).toEqual([true, false]);
+  });
+  it.each<[string, Result, (crew: Crew) => void]>([
+    ['nothing between', 'pass', () => undefined],
+    ['the string made anew', null, (crew) => crew.add('happening', STRING, { what: 'string re-made', seen: 'plug' })],
+    [
+      'an earth fault of its unit',
+      null,
+      (crew) => crew.add('happening', UNIT, { what: 'earth fault on the DC side', seen: 'code' }),
+    ],
+    [
+      'a fault of another string',
+      'pass',
+      (crew) => crew.add('happening', OTHER, { what: 'string cable damaged', seen: 'cut' }),
+    ],
+    [
+      'a cover that was opened',
+      'pass',
+      (crew) => crew.add('happening', UNIT, { what: 'cover opened', seen: 'to look' }),
+    ],
+    ['the gate failed by hand', null, (crew) => crew.tick('D-IR', STRING.id, 'fail')],
+    ['another gate failed by hand', 'pass', (crew) => crew.tick('D-ID', STRING.id, 'fail')],
+    ['the same gate of another string failed', 'pass', (crew) => crew.tick('D-IR', OTHER.id, 'fail')],
+    ['a helper who reads it low', null, (crew) => partRead(crew, 1, { values: { megohm: 0.2 }, ...HELPER })],
+    ['a helper who reads it well', 'pass', (crew) => partRead(crew, 1, HELPER)],
+  ])('of a split section takes a part with all that stands beside it: %s', (_, result, between) => {
+    const crew = new Crew(twoUnits);
+    partRead(crew, 1);
+    between(crew);
+    const last = partRead(crew, 2);
+    const releases = [{ letter: 'A', atMs: 0, design: twoUnits }];
+    expect(evidence({ releases, entries: crew.entries }, crew.nowMs).judgement(last).says[0]?.result).toBe(result);
+  });
+  it('of a split section is as good as its worst part, and proves nothing by one that a helper read', () => {
+    const by = (over: Over) => {
+      const crew = new Crew(twoUnits);
+      partRead(crew, 1, over);
+      const last = partRead(crew, 2);
+      const releases = [{ letter: 'A', atMs: 0, design: twoUnits }];
+      return evidence({ releases, entries: crew.entries }, crew.nowMs).judgement(last).says[0]?.result;
+    };
+    expect(by({})).toBe('pass');
+    expect(by(HELPER)).toBeNull();
+    expect(by({ instrument: { ...INSTRUMENTS['insulation tester'], calibratedUntil: '2026-05-03' } })).toBe('caution');
   });
 });
 

@@ -5,6 +5,7 @@ import { gateKey, gateRow, wantsSafeDay } from '../gates/machine';
 import { GateNet } from '../gates/net';
 import type { Needs } from '../gates/net';
 import type { Result } from '../kind';
+import { worse } from '../judging';
 import { ACCEPTANCE } from '../kinds/acceptance';
 import { GATE } from '../kinds/gate';
 import { HAPPENING } from '../kinds/happening';
@@ -22,7 +23,6 @@ import { netOf } from './siteModel';
 import type { Moment } from './state';
 import { isProved, standOf } from './state';
 import { applyStep } from './switching';
-import { worse } from './verdicts';
 import { happened, put } from './withdraw';
 
 const NO_STRINGS = 'strings on it';

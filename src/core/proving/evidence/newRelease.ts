@@ -8,7 +8,7 @@ import type { Release } from './log';
 import { inputsOf } from './siteModel';
 import type { Reading } from './state';
 import { isUntouched, standOf } from './state';
-import { worse } from './verdicts';
+import { worse } from '../judging';
 import { openBeneath, put, withdraw } from './withdraw';
 
 /** What a newer release does to what was proved before it. */

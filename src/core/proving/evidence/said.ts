@@ -12,7 +12,7 @@ import { changedSince } from './newRelease';
 import { isElectrician, signs, whyNot } from './people';
 import { standOf } from './state';
 import { correctStep } from './switching';
-import { worse } from './verdicts';
+import { worse } from '../judging';
 import { openBeneath, put } from './withdraw';
 
 /** What people say of readings that are there: a caution accepted, a fail waived, a reading put right. */

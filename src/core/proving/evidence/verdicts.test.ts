@@ -9,7 +9,8 @@ import { kindNamed } from '../kinds';
 import { EntryIndex } from './entries';
 import { Neighbours } from './neighbours';
 import { Times } from './times';
-import { Verdicts, blankMemory, worse } from './verdicts';
+import { worse } from '../judging';
+import { Verdicts, blankMemory } from './verdicts';
 
 /** What an entry says is asked once, and again only where those it was held against changed. */
 

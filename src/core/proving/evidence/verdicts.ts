@@ -8,10 +8,6 @@ import type { Release } from './log';
 import type { Neighbours } from './neighbours';
 import type { Times } from './times';
 
-/** The worse of two answers: a fail, then one that proves nothing, then a caution. */
-const RANK: readonly Result[] = ['fail', null, 'caution', 'pass'];
-export const worse = (a: Result, b: Result): Result => (RANK.indexOf(a) <= RANK.indexOf(b) ? a : b);
-
 /** What a judge asked of the entries beside, and what was there. */
 interface Asked {
   readonly kind: string;

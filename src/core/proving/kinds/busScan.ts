@@ -12,19 +12,15 @@ import { meterSheet, readingMeans } from '../../links/line/meterSheet';
 import { chainDeviceSchema } from '../../links/part';
 import { chainResult } from '../../links/results';
 import type { Entry, EntryOf } from '../entry';
-import { trueMs } from '../entry';
-import { PARTS_WITHIN_MS, measured, onSite } from '../judging';
-import { signs } from '../evidence/people';
-import { gateRow } from '../gates/machine';
+import { measured, onSite } from '../judging';
 import type { About, Judgement } from '../kind';
 import { kind } from '../kind';
+import type { Part } from '../parts';
+import { before, withParts } from '../parts';
 import type { BusReading } from '../readings/busReading';
 import { PROVING_RULES as RULES } from '../rules';
 import { SAID_BY, isSimulated } from '../saidBy';
-import { HAPPENINGS } from '../tables/happenings';
 import { ADDRESSED } from './addressed';
-import { GATE } from './gate';
-import { HAPPENING } from './happening';
 
 const address = z.number().int().min(FIRST_ADDRESS).max(LAST_ADDRESS);
 const polls = quantity(1, 10_000, '', 'Questions to each unit').int();
@@ -78,31 +74,23 @@ export function busReadingOf(design: SiteDesign, v: Values): BusReading {
   };
 }
 
-type Scan = EntryOf<'bus-scan', Values>;
-const ROW = gateRow('S-BUS');
-/** What happens to a site after which a scan proves nothing any more. */
-const VOIDING: ReadonlySet<string> = new Set(
-  HAPPENINGS.filter((h) => ROW.staleOn.some((s) => (h.staleOn as readonly string[]).includes(s))).map((h) => h.what),
-);
+type Scan = Entry & EntryOf<'bus-scan', Values>;
 
-/** Whether an entry takes from a scan of a bus before it what that proved: a unit replaced, the gate failed, an address written on that bus. */
-function takesFrom(design: SiteDesign, bus: number, e: Entry): boolean {
-  if (HAPPENING.is(e)) return VOIDING.has(e.values.what);
-  if (GATE.is(e)) return e.values.gate === 'S-BUS' && e.values.result === 'fail';
-  if (!ADDRESSED.is(e) || isSimulated(e.values)) return false;
-  return devicesOn(design.chain, bus).some((d) => d.inverterId === e.subject.id);
-}
-
-/** The newest scan of another bus before this one, by somebody who may sign; null where there is none, or something took from it since. */
-function scanBefore({ design, entry, atMs, beside, day }: About<Values>, bus: number): Scan | null {
-  const near = (kind: string) => beside.near(kind, atMs, PARTS_WITHIN_MS).filter((r) => trueMs(r) <= trueMs(entry));
-  const scan = near('bus-scan').findLast(
-    (r): r is Entry & Scan =>
-      BUS_SCAN.is(r) && r.id !== entry.id && busOf(r.values) === bus && !isSimulated(r.values) && signs(ROW, r, day),
-  );
-  if (!scan) return null;
-  const since = [HAPPENING.kind, GATE.kind, ADDRESSED.kind].flatMap(near).filter((e) => trueMs(e) >= trueMs(scan));
-  return since.some((e) => takesFrom(design, bus, e)) ? null : scan;
+/** Another bus as scans found it: a unit replaced since takes it, and an address written on it. */
+function otherBus(about: About<Values>, bus: number, judged: (scan: Scan) => Judgement): Part<Scan> {
+  const { design } = about;
+  const on = new Set(devicesOn(design.chain, bus).map((d) => d.inverterId));
+  return {
+    gate: 'S-BUS',
+    at: ['site', ...design.inverters.map((u) => u.id)],
+    readings: before(about, 'bus-scan').filter(
+      (r): r is Scan => BUS_SCAN.is(r) && busOf(r.values) === bus && !isSimulated(r.values),
+    ),
+    takes: before(about, ADDRESSED.kind).filter(
+      (e) => ADDRESSED.is(e) && !isSimulated(e.values) && on.has(e.subject.id),
+    ),
+    judged: (scan) => judged(scan).says[0]?.result ?? null,
+  };
 }
 
 /**
@@ -133,13 +121,8 @@ export const BUS_SCAN = kind({
         ...ask(RULES.bus, reading, where),
       ]);
     };
-    const own = judged(entry);
-    const proves = ({ says: [said] }: Judgement) => said?.result === 'pass' || said?.result === 'caution';
-    const whole = buses.every((bus) => {
-      const scan = bus === busOf(v) ? entry : scanBefore(about, bus);
-      return scan === entry || (scan !== null && proves(judged(scan)));
-    });
-    return whole || !proves(own) ? own : { checks: own.checks, says: [{ gate: 'S-BUS', result: null }] };
+    const others = buses.filter((bus) => bus !== busOf(v)).map((bus) => otherBus(about, bus, judged));
+    return withParts(about, judged(entry), others);
   },
   form: (design) => {
     const buses = busesOf(design.chain);

@@ -2,20 +2,23 @@ import { z } from 'zod';
 import { ask } from '../../kernel/rule';
 import { quantity } from '../../kernel/schema';
 import { lineOf } from '../../site/line';
-import type { Entry } from '../entry';
-import { trueMs } from '../entry';
+import type { Entry, EntryOf } from '../entry';
 import { dcInsulationReading } from '../insulation';
-import { PARTS_WITHIN_MS, measured, notThere, onString, resultOf } from '../judging';
+import { measured, notThere, onString } from '../judging';
+import type { About, Judgement } from '../kind';
 import { kind } from '../kind';
+import { before, withParts } from '../parts';
 import { PROVING_RULES as RULES } from '../rules';
 
-const values = z.object({
-  testV: quantity(50, 5000, 'V', 'Test voltage'),
-  megohm: quantity(0, 1e5, 'MΩ', 'Resistance'),
-  seconds: quantity(1, 3600, 's', 'Duration'),
-  part: quantity(1, 12, '', 'Part of the split section').int().default(1),
-  ofParts: quantity(1, 12, '', 'Parts it was split into; 1: whole').int().default(1),
-});
+const values = z
+  .object({
+    testV: quantity(50, 5000, 'V', 'Test voltage'),
+    megohm: quantity(0, 1e5, 'MΩ', 'Resistance'),
+    seconds: quantity(1, 3600, 's', 'Duration'),
+    part: quantity(1, 12, '', 'Part of the split section').int().default(1),
+    ofParts: quantity(1, 12, '', 'Parts it was split into; 1: whole').int().default(1),
+  })
+  .refine((v) => v.part <= v.ofParts, { path: ['part'], message: 'There are no more parts than it was split into.' });
 type Values = z.output<typeof values>;
 
 /** Insulation of a string against earth, the unit unplugged. A large section that reads low is split: it is proved when its parts are. */
@@ -31,19 +34,24 @@ export const DC_INSULATION = kind({
   ],
   gates: ['D-IR'],
   correctable: true,
-  judge({ design, subject, entry, atMs, values: v, beside, day }) {
+  judge(about): Judgement {
+    const { design, subject, entry, values: v, day } = about;
     const on = lineOf(design).string(subject.id);
     if (!on) return notThere(['D-IR']);
     const where = onString(on);
-    const reading = (x: Values) =>
-      dcInsulationReading(on.module, on.string.modules, x, entry.instrument, on.type?.dcMaxV ?? null);
-    const own = measured(entry, day, ['D-IR'], where, ask(RULES.insulation, reading(v), where));
-    const holds = own.says[0]?.result;
-    if (v.ofParts === 1 || (holds !== 'pass' && holds !== 'caution')) return own;
-    const parts = newestParts(entry, v, beside.near('dc-insulation', atMs, PARTS_WITHIN_MS));
-    const others = [...parts].map((x) => resultOf(ask(RULES.insulation, reading(x), where)));
-    const whole = parts.length === v.ofParts - 1 && others.every((r) => r === 'pass' || r === 'caution');
-    return whole ? own : { checks: own.checks, says: [{ gate: 'D-IR', result: null }] };
+    const judged = (r: Entry & { readonly values: Values }): Judgement => {
+      const dcMaxV = on.type?.dcMaxV ?? null;
+      const reading = dcInsulationReading(on.module, on.string.modules, r.values, r.instrument, dcMaxV);
+      return measured(r, day, ['D-IR'], where, ask(RULES.insulation, reading, where));
+    };
+    const readings = ofSameSplit(about);
+    const parts = others(v).map((part) => ({
+      gate: 'D-IR' as const,
+      at: ['site', subject.id, ...(on.unit ? [on.unit.id] : [])],
+      readings: readings.filter((r) => r.values.part === part),
+      judged: (r: Part) => judged(r).says[0]?.result ?? null,
+    }));
+    return withParts(about, judged(entry), parts);
   },
   form: () => ({
     schema: values,
@@ -65,13 +73,17 @@ export const DC_INSULATION = kind({
   },
 });
 
-/** The newest reading of every other part of the same split, done before this one. */
-function newestParts(entry: Entry, own: Values, near: readonly Entry[]): Values[] {
-  const newest = new Map<number, Values>();
-  for (const r of near)
-    if (DC_INSULATION.is(r) && r.id !== entry.id && r.subject.id === entry.subject.id && trueMs(r) <= trueMs(entry)) {
-      if (r.values.ofParts !== own.ofParts) newest.clear();
-      else if (r.values.part !== own.part) newest.set(r.values.part, r.values);
-    }
-  return [...newest.values()];
+type Part = Entry & EntryOf<'dc-insulation', Values>;
+
+/** Parts beside the one that was read. */
+const others = ({ part, ofParts }: Values): readonly number[] =>
+  Array.from({ length: ofParts }, (_, i) => i + 1).filter((n) => n !== part);
+
+/** Readings of the same string before this one, since it was last read whole or split into another number of parts. */
+function ofSameSplit(about: About<Values>): readonly Part[] {
+  const { subject, values } = about;
+  const all = before(about, 'dc-insulation').filter(
+    (r): r is Part => DC_INSULATION.is(r) && r.subject.id === subject.id,
+  );
+  return all.slice(all.findLastIndex((r) => r.values.ofParts !== values.ofParts) + 1);
 }

@@ -182,6 +182,9 @@ describe('buses that were scanned one by one', () => {
     scanned(beside, 1, { groundV: 9 });
     const second = scanned(beside, 2);
     expect(look(beside, apart).judgement(second).says).toEqual([{ gate: 'S-BUS', result: null }]);
+    const tight = begun();
+    scanned(tight, 1, { groundV: 3 });
+    expect(look(tight, apart).judgement(scanned(tight, 2)).says).toEqual([{ gate: 'S-BUS', result: 'caution' }]);
     const simulated = begun();
     scanned(simulated, 1, { from: 'stand-in' });
     scanned(simulated, 2);
