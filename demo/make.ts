@@ -1,4 +1,5 @@
 import type { Price, PriceList } from '../src/core/ac/candidates/priceList';
+import type { Remainder } from '../src/core/ac/schedule/cableStore';
 import { BLANK_BOARD } from '../src/core/site/parts';
 import type { InverterType } from '../src/core/equipment/inverterType';
 import { BLANK_BODY } from '../src/core/equipment/inverterBody';
@@ -99,6 +100,23 @@ function price(item: Price['item'], value: number, of: Partial<Price>): Price {
   const blank = { metal: null, insulation: null, cores: null, sectionMm2: null, ratingA: null };
   return { ...blank, ...of, item, price: Math.round(100 * value) / 100, dated: '2026-03-02' };
 }
+
+/** Invented remainders, so that the first plan of drums has something to cut from. */
+const REMAINDERS: readonly Remainder[] = [
+  [41.5, 95],
+  [17.2, 95],
+  [63, 120],
+  [28.4, 70],
+].map(([lengthM, sectionMm2], i) => ({
+  id: `rest-${i + 1}`,
+  metal: 'Cu',
+  insulation: 'XLPE',
+  cores: '5-core',
+  sectionMm2: sectionMm2 as number,
+  lengthM: lengthM as number,
+  dated: '2026-03-02',
+  where: i < 2 ? 'Rack 2, yard' : 'Container, invented',
+}));
 
 const BAY_100: InverterType['bay'] = {
   studM: 10,
@@ -943,7 +961,13 @@ const file = (siteId: string, design: SiteDesign, records: readonly Entry[] = []
 export function demoFiles(): Record<string, unknown> {
   const rink = iceRink();
   return {
-    'shelf.json': { modules: MODULES, inverters: INVERTERS, instruments: Object.values(INSTRUMENTS), prices: PRICES },
+    'shelf.json': {
+      modules: MODULES,
+      inverters: INVERTERS,
+      instruments: Object.values(INSTRUMENTS),
+      prices: PRICES,
+      remainders: REMAINDERS,
+    },
     'tarnholm-ice-rink.project.json': file('01969a00-1000-7000-8000-000000000001', rink, rinkRecord(rink)),
     'brekkesund-fish-hall.project.json': file('01969a00-1000-7000-8000-000000000002', fishHall()),
     'ulvaby-bus-depot.project.json': file('01969a00-1000-7000-8000-000000000003', {

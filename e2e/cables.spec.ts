@@ -92,13 +92,54 @@ test('what the runs take, and its pieces on drums with no joint', async ({ page,
   await expect(page.getByRole('region', { name: 'What the AC runs take' })).toContainText(/Copper \d+ kg/);
   const drums = page.getByRole('region', { name: /^Drums of/ }).first();
   await drums.getByLabel(/^Length of a new drum/).fill('300');
-  await drums.getByLabel(/^Remainders/).fill('30 twenty');
-  await expect(drums.getByText(/Write lengths in metres/)).toBeVisible();
+  await drums.getByLabel(/^Remainders are kept/).fill('0.2');
+  await expect(drums.getByText(/0.5 to 1000 m/)).toBeVisible();
   await expect(drums.getByRole('button', { name: /^Cut/ })).toBeDisabled();
-  await drums.getByLabel(/^Remainders/).fill('30 12,5');
+  await drums.getByLabel(/^Remainders are kept/).fill('');
+  // The first kind of cable has a remainder in the store; what is cut so leaves it, and what is left comes in.
+  await expect(drums).toContainText('In store: 28.4 m');
   await drums.getByRole('button', { name: /^Cut/ }).click();
   await expect(drums).toContainText(/new drums?, proved the fewest/);
-  await expect(drums.getByRole('table')).toContainText('from the store');
+  await expect(drums.getByRole('row', { name: /^from the store 28\.4 m INV-/ })).toBeVisible();
+  const book = drums.getByRole('button', { name: 'It is cut so: change the store' });
+  await expect(book).toBeDisabled();
+  await drums.getByLabel(/^Remainders are kept/).fill('3');
+  await book.click();
+  await expect(drums.getByRole('status')).toContainText('The store was changed: 1 remainder out');
+  await expect(drums).not.toContainText('In store: 28.4 m');
+  await drums.getByRole('button', { name: 'Undo' }).click();
+  await expect(drums).toContainText('In store: 28.4 m');
+});
+
+test('cable in store is put in, changed, taken out and put back, by hand', async ({ page, request }) => {
+  await open(page, '/shelf');
+  const store = page.getByRole('region', { name: 'Cable in store' });
+  await store.getByRole('button', { name: 'put one in' }).click();
+  await fill(store, { 'Metal of the lines': 'Al', Insulation: 'XLPE', Cores: '4-core' });
+  await store.getByLabel(/^Line conductor section/).fill('185');
+  await store.getByLabel(/^Length left/).fill('0.1');
+  await store.getByLabel(/^Left on/).fill('2026-05-04');
+  await store.getByRole('button', { name: 'Put it in the store' }).click();
+  await expect(store.getByText(/Length left: 0.5 to 10000 m/)).toBeVisible();
+  await store.getByLabel(/^Length left/).fill('61.5');
+  await store.getByRole('button', { name: 'Put it in the store' }).click();
+  const row = store.getByRole('row', { name: /^185 mm² Al/ });
+  await expect(row).toContainText('61.5 m');
+  await row.getByRole('button', { name: /^Change/ }).click();
+  await store.getByLabel(/^Length left/).fill('60');
+  await store.getByRole('button', { name: 'Save the remainder' }).click();
+  await expect(row).toContainText('60.0 m');
+  await row.getByRole('button', { name: /^Take 60.0 m/ }).click();
+  await expect(row).toBeHidden();
+  await store.getByRole('button', { name: 'Put it back' }).click();
+  await expect(row).toContainText('60.0 m');
+  // A length is cut once: who plans over what is gone is told, and nothing changes.
+  const { remainders } = (await (await request.get('/api/v1/shelf')).json()) as { remainders: { id: string }[] };
+  const [first] = remainders;
+  const gone = await request.post('/api/v1/cable-store', { data: { take: [first?.id, 'gone'], put: [] } });
+  expect(gone.status()).toBe(409);
+  const after = (await (await request.get('/api/v1/shelf')).json()) as { remainders: unknown[] };
+  expect(after.remainders).toHaveLength(remainders.length);
 });
 
 test('the company’s prices come as a file, a wrong row told, and cables are compared by them', async ({

@@ -28,6 +28,9 @@ const causeSchema = z.object({
 
 const lineVoltage = quantity(0, 1500, 'V', 'Voltage between two lines');
 
+/** A reading of the insulation, of whichever part it is. */
+const { part: _part, ofParts: _ofParts, ...insulationRead } = DC_INSULATION.values.shape;
+
 /** What the record judges without a stored site. */
 export const calculations = {
   ...supplyCalculations,
@@ -99,7 +102,7 @@ export const calculations = {
       stringUocStcV: quantity(1, 3000, 'V', 'String U_oc at STC'),
       moduleSystemMaxV: quantity(100, 2000, 'V', 'Module system voltage'),
       sectionKw: quantity(0, 10000, 'kW', 'Power of the section'),
-      ...DC_INSULATION.values.omit({ part: true, ofParts: true }).shape,
+      ...insulationRead,
     }),
     output: textSchema,
     run: (i) => {

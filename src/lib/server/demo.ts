@@ -2,19 +2,21 @@ import { readFile, readdir } from 'node:fs/promises';
 import path from 'node:path';
 import { z } from 'zod';
 import { priceListSchema } from '$core/ac/candidates/priceList';
+import { remainderSchema } from '$core/ac/schedule/cableStore';
 import { instrumentSchema } from '$core/equipment/instrument';
 import { inverterTypeSchema } from '$core/equipment/inverterType';
 import { moduleTypeSchema } from '$core/equipment/moduleType';
 import type { Context } from './services/context';
 import { listSites } from './services/yard';
 import { importProject, readProject } from './services/projectFile';
-import { putOnShelf, readShelf } from './services/shelf';
+import { changeStore, putOnShelf, readShelf } from './services/shelf';
 
 const shelfFile = z.object({
   modules: z.array(moduleTypeSchema),
   inverters: z.array(inverterTypeSchema),
   instruments: z.array(instrumentSchema),
   prices: priceListSchema,
+  remainders: z.array(remainderSchema),
 });
 
 /** Loads the demo company into an empty database; touches nothing in one that holds a site or a shelf. */
@@ -26,6 +28,7 @@ export async function loadDemo(context: Context, folder = 'demo'): Promise<boole
   for (const sheet of demo.inverters) await putOnShelf(context, 'inverter', sheet);
   for (const sheet of demo.instruments) await putOnShelf(context, 'instrument', sheet);
   await putOnShelf(context, 'prices', demo.prices);
+  await changeStore(context, { take: [], put: demo.remainders });
   const projects = (await readdir(folder)).filter((name) => name.endsWith('.project.json'));
   for (const name of projects.sort())
     await importProject(context, readProject(await readFile(path.join(folder, name), 'utf8')));

@@ -2,8 +2,8 @@
   import InstrumentShelf from '$lib/stages/shelf/InstrumentShelf.svelte';
   import InverterShelf from '$lib/stages/shelf/InverterShelf.svelte';
   import ModuleShelf from '$lib/stages/shelf/ModuleShelf.svelte';
-
   import PriceShelf from '$lib/stages/shelf/PriceShelf.svelte';
+  import StoreShelf from '$lib/stages/shelf/StoreShelf.svelte';
 
   let { data } = $props();
 </script>
@@ -17,5 +17,6 @@
   <ModuleShelf modules={data.shelf.modules} />
   <InverterShelf inverters={data.shelf.inverters} />
   <PriceShelf prices={data.shelf.prices} />
+  <StoreShelf remainders={data.shelf.remainders} />
   <InstrumentShelf instruments={data.shelf.instruments} />
 </div>

@@ -3,11 +3,14 @@ import { cableWords } from '../cableWords';
 import { cablesThroughWall } from '../gland';
 import type { RunResult } from '../results';
 import { CONDUCTORS } from '../wiring';
+import type { AskedCable } from './cableStore';
 import type { Cut } from './drums';
 
 /** One kind of cable of a site: every piece of it, and what it comes to. */
 export interface CableKindList {
   readonly name: string;
+  /** As the store knows it. */
+  readonly cable: AskedCable;
   readonly cuts: readonly Cut[];
   readonly metres: number;
   readonly conductorKg: number;
@@ -69,8 +72,10 @@ export function cableTotals(runs: readonly RunResult[]): CableTotals {
   return {
     kinds: [...byKind].map(([name, alike]) => {
       const cuts = alike.flatMap(cutsOf);
+      const { metal, insulation, cores, sectionMm2 } = (alike[0] as RunResult).run;
       return {
         name,
+        cable: { metal, insulation, cores, sectionMm2 },
         cuts,
         metres: cuts.reduce((m, c) => m + c.lengthM, 0),
         conductorKg: alike.reduce((kg, r) => kg + kgOf(r), 0),

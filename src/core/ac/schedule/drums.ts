@@ -118,7 +118,7 @@ class Search {
 
 /**
  * Cuts of one cable on remainders in store and new drums of one length, m, with as few new drums as can be: best fit of the longest first, then
- * a search that proves it or stops when its time is up. Throws RangeError on a length not above 0 and on a cut longer than a drum and every
+ * a search that proves it or stops when its time is up. Remainders come in the order in which they were given, those not touched too. Throws RangeError on a length not above 0 and on a cut longer than a drum and every
  * remainder.
  */
 export function drumPlan(cuts: readonly Cut[], drumM: number, store: readonly number[], time: DrumSearch): DrumPlan {

@@ -18,6 +18,7 @@ import {
 import type { Operation } from 'fast-json-patch';
 import type { Standing } from '$lib/schemas/standing';
 import type { PriceList } from '$core/ac/candidates/priceList';
+import type { Remainder } from '$core/ac/schedule/cableStore';
 import type { Instrument } from '$core/equipment/instrument';
 import type { InverterType } from '$core/equipment/inverterType';
 import type { ModuleType } from '$core/equipment/moduleType';
@@ -38,13 +39,13 @@ import type { SiteSummary } from './summary';
 export const shelfItem = pgTable(
   'shelf_item',
   {
-    kind: text('kind', { enum: ['module', 'inverter', 'instrument', 'prices'] }).notNull(),
+    kind: text('kind', { enum: ['module', 'inverter', 'instrument', 'prices', 'remainder'] }).notNull(),
     id: text('id').notNull(),
-    sheet: jsonb('sheet').$type<ModuleType | InverterType | Instrument | PriceList>().notNull(),
+    sheet: jsonb('sheet').$type<ModuleType | InverterType | Instrument | PriceList | Remainder>().notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.kind, t.id] }),
-    check('shelf_item_kind_known', sql`${t.kind} in ('module', 'inverter', 'instrument', 'prices')`),
+    check('shelf_item_kind_known', sql`${t.kind} in ('module', 'inverter', 'instrument', 'prices', 'remainder')`),
   ],
 );
 

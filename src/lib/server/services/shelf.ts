@@ -1,6 +1,7 @@
-import { asc } from 'drizzle-orm';
+import { and, asc, eq, inArray } from 'drizzle-orm';
 import type { PriceList } from '$core/ac/candidates/priceList';
 import { priceListSchema } from '$core/ac/candidates/priceList';
+import type { Remainder, StoreChange } from '$core/ac/schedule/cableStore';
 import type { Instrument } from '$core/equipment/instrument';
 import { instrumentSchema } from '$core/equipment/instrument';
 import type { InverterType } from '$core/equipment/inverterType';
@@ -9,12 +10,14 @@ import type { ModuleType } from '$core/equipment/moduleType';
 import { moduleTypeSchema } from '$core/equipment/moduleType';
 import type { Context } from './context';
 import { shelfItem } from '../db/schema';
+import { Problem } from '../problem';
 
 interface Shelf {
   readonly modules: ModuleType[];
   readonly inverters: InverterType[];
   readonly instruments: Instrument[];
   readonly prices: PriceList | null;
+  readonly remainders: Remainder[];
 }
 
 /** The company's equipment, instruments and prices. A site that uses a sheet takes a copy of it, and so does an entry of its instrument. */
@@ -25,9 +28,11 @@ export async function readShelf({ db }: Context): Promise<Shelf> {
     inverters: rows.filter((r) => r.kind === 'inverter').map((r) => r.sheet as InverterType),
     instruments: rows.filter((r) => r.kind === 'instrument').map((r) => r.sheet as Instrument),
     prices: (rows.find((r) => r.kind === 'prices')?.sheet as PriceList | undefined) ?? null,
+    remainders: rows.filter((r) => r.kind === 'remainder').map((r) => r.sheet as Remainder),
   };
 }
 
+/** Sheets that are put there whole; remainders of cable come and go by `changeStore`. */
 const SHELVES = {
   module: moduleTypeSchema,
   inverter: inverterTypeSchema,
@@ -47,3 +52,28 @@ export async function putOnShelf({ db }: Context, kind: ShelfKind, sheet: ShelfS
     .values({ kind, id: shelfId(valid), sheet: valid })
     .onConflictDoUpdate({ target: [shelfItem.kind, shelfItem.id], set: { sheet: valid } });
 }
+
+/** Takes remainders out of the store of cable and puts others in, all of it or nothing: a length is cut once. */
+export async function changeStore({ db }: Context, { take, put }: StoreChange): Promise<void> {
+  await db.transaction(async (tx) => {
+    const taken = await tx
+      .delete(shelfItem)
+      .where(and(eq(shelfItem.kind, 'remainder'), inArray(shelfItem.id, [...take])))
+      .returning({ id: shelfItem.id });
+    const gone = new Set(take).size - taken.length;
+    if (gone > 0)
+      throw notInStore(
+        `${gone} of the ${take.length} remainders to be cut from ${gone === 1 ? 'is' : 'are'} not in the store any more.`,
+      );
+    if (put.length === 0) return;
+    const kept = await tx
+      .insert(shelfItem)
+      .values(put.map((sheet) => ({ kind: 'remainder' as const, id: sheet.id, sheet })))
+      .onConflictDoNothing()
+      .returning({ id: shelfItem.id });
+    if (kept.length < put.length) throw notInStore('One of the remainders to be kept is in the store already.');
+  });
+}
+
+const notInStore = (why: string): Problem =>
+  new Problem(409, 'The store has changed', `${why} Nothing was changed: look at the store and plan again.`, []);

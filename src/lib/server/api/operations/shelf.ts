@@ -1,4 +1,11 @@
-import { pricesReadSchema, putOnShelfSchema, shelfRequest, shelfSchema } from '$lib/schemas/shelf';
+import {
+  cableStoreSchema,
+  storeChangeSchema,
+  pricesReadSchema,
+  putOnShelfSchema,
+  shelfRequest,
+  shelfSchema,
+} from '$lib/schemas/shelf';
 import type { Operation } from '../operation';
 
 export const shelfOperations: readonly Operation[] = [
@@ -10,6 +17,13 @@ export const shelfOperations: readonly Operation[] = [
     request: shelfRequest,
     response: putOnShelfSchema,
     status: '201',
+  },
+  {
+    path: '/api/v1/cable-store',
+    method: 'post',
+    summary: 'Take remainders of cable out of the store and put others in, all or nothing',
+    request: storeChangeSchema,
+    response: cableStoreSchema,
   },
   {
     path: '/api/v1/price-list',

@@ -9,6 +9,7 @@
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
   import Stage from '$lib/ui/Stage.svelte';
 
+  let { data } = $props();
   const site = useSite();
   const { runs } = $derived(acOf(site));
   const totals = $derived(cableTotals(runs));
@@ -21,7 +22,7 @@
   {#snippet main()}
     <AcNav siteId={site.siteId} />
     <TotalsTable {totals} />
-    {#each totals.kinds as kind (kind.name)}<DrumPanel {kind} />{/each}
+    {#each totals.kinds as kind (kind.name)}<DrumPanel {kind} remainders={data.remainders} />{/each}
     <PullTable results={runs} />
   {/snippet}
   {#snippet side()}<MarginLedger {checks} title="Margins: AC runs" />{/snippet}

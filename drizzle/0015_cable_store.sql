@@ -1,0 +1,2 @@
+ALTER TABLE "shelf_item" DROP CONSTRAINT "shelf_item_kind_known";--> statement-breakpoint
+ALTER TABLE "shelf_item" ADD CONSTRAINT "shelf_item_kind_known" CHECK ("shelf_item"."kind" in ('module', 'inverter', 'instrument', 'prices', 'remainder'));
