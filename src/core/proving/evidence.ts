@@ -106,7 +106,7 @@ export class Evidence {
 
   /** The readings on record of a gate, in the order of the work. */
   readings(gate: GateId, object: string): readonly Reading[] {
-    return this.#states[0]?.moment.stand(gate, object).readings ?? [];
+    return (this.#states[0] as Application).moment.stand(gate, object).readings;
   }
 
   unit(id: string): UnitProof {
@@ -122,8 +122,6 @@ export class Evidence {
 
   /** The next step of an order, permitted only where every possible order of the work permits it; null where the order is over. */
   next(unit: string, order: OrderName): NextStep | null {
-    const design = this.newest?.design;
-    if (!design) return null;
     const all = this.#states.map((app) => {
       const state = nextState(app.moment.run(unit), order);
       return state ? { state, lost: guardsLost(app, unit, order, state), about: stepAbout(app, unit) } : null;

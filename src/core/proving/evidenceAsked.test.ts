@@ -13,6 +13,7 @@ import type { GateRow } from './gates/machine';
 import { gateRow, judgeWaiver, wantsSafeDay } from './gates/machine';
 import { notThere, onSite, onString, onUnit } from './judging';
 import { costOf } from './releaseCost';
+import type { StepState } from './tables/energiseOrders';
 import { stepsOf } from './tables/energiseOrders';
 import { lineOf } from '../site/line';
 
@@ -88,16 +89,55 @@ describe('where the clocks leave the order open', () => {
     expect(run.stopped).toBe('the permit was withdrawn');
     expect(run.done.map((d) => d.state)).toEqual(['LOCKED_OFF']);
   });
+  it('it is shown so whichever of the orders is tried first', () => {
+    for (const [step, fail] of [
+      ['p2', 'p3'],
+      ['p3', 'p2'],
+    ] as const) {
+      const crew = new Crew(design);
+      crew.site();
+      crew.unit(UNIT);
+      crew.step(UNIT, '1', 'LOCKED_OFF', device(step));
+      crew.tick('I-COVER', UNIT, 'fail', { ...device(fail), minutes: 0.01 });
+      expect(look(crew).unit(UNIT).run.stopped).toBe('the permit was withdrawn');
+    }
+  });
+  it('an order that is over in one of them and stopped in another goes no further, and says why', () => {
+    for (const [last, fail] of [
+      ['p2', 'p3'],
+      ['p3', 'p2'],
+    ] as const) {
+      const crew = new Crew(design);
+      crew.site();
+      crew.unit(UNIT);
+      const steps = stepsOf('1');
+      for (const { state } of steps.slice(0, -1)) {
+        if (state === 'ON_GRID')
+          for (const gate of ['S-PTO', 'I-SETUP'] as const) crew.prove(gate, gate === 'S-PTO' ? 'site' : UNIT);
+        crew.step(UNIT, '1', state);
+      }
+      crew.step(UNIT, '1', (steps.at(-1) as { state: StepState }).state, device(last));
+      crew.tick('I-COVER', UNIT, 'fail', { ...device(fail), minutes: 0.01 });
+      expect(look(crew).next(UNIT, '1')?.lost).toContain('the clocks leave open which step is next');
+    }
+  });
   it('the order that got less far counts, and no step is permitted', () => {
     const crew = new Crew(design);
     crew.site();
     crew.unit(UNIT);
     const permit = crew.entries.pop() as Entry;
     const step = crew.step(UNIT, '1', 'LOCKED_OFF', device('p2'));
-    const signed = { ...permit, doneAt: step.doneAt, device: { id: 'p3', seq: 1, offsetMs: 0, roundTripMs: 0 } };
+    const by = (id: string) => ({
+      ...permit,
+      doneAt: step.doneAt,
+      device: { id, seq: 1, offsetMs: 0, roundTripMs: 0 },
+    });
+    const signed = by('p3');
     for (const entries of [
       [...crew.entries, signed],
       [...crew.entries.slice(0, -1), signed, step],
+      // A device that is walked before that of the step.
+      [...crew.entries, by('p1')],
     ]) {
       const e = evidence(logOf(crew, entries), crew.nowMs + 60_000);
       expect(e.unit(UNIT).run).toMatchObject({ done: [], stopped: null });

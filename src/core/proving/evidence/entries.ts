@@ -9,18 +9,13 @@ export class EntryIndex {
   private constructor(
     private readonly below: ReadonlyMap<string, Entry>,
     private readonly above: ReadonlyMap<string, Entry>,
-    /** Names of entries that are not on record. */
-    private readonly missing: ReadonlySet<string>,
+    /** Every entry that another names. */
+    private readonly named: ReadonlySet<string>,
   ) {}
 
   /** The last of entries with one id counts. */
   static of(entries: readonly Entry[]): EntryIndex {
-    const below = new Map(entries.map((e) => [e.id, e]));
-    return new EntryIndex(
-      below,
-      new Map(),
-      missingIn(entries, (id) => below.has(id)),
-    );
+    return new EntryIndex(new Map(entries.map((e) => [e.id, e])), new Map(), new Set(entries.flatMap(namedBy)));
   }
 
   get(id: string): Entry | undefined {
@@ -36,19 +31,13 @@ export class EntryIndex {
   with(added: readonly Entry[]): EntryIndex | null {
     const above = new Map(this.above);
     for (const e of added) {
-      if (this.get(e.id) || above.has(e.id) || this.missing.has(e.id)) return null;
+      if (this.get(e.id) || above.has(e.id) || this.named.has(e.id)) return null;
       above.set(e.id, e);
     }
-    const missing = missingIn(added, (id) => above.has(id) || this.below.has(id));
-    const all = missing.size ? new Set([...this.missing, ...missing]) : this.missing;
+    const names = added.flatMap(namedBy);
+    const named = names.length ? new Set([...this.named, ...names]) : this.named;
     return above.size > LAYER_MOST
-      ? new EntryIndex(new Map([...this.below, ...above]), new Map(), all)
-      : new EntryIndex(this.below, above, all);
+      ? new EntryIndex(new Map([...this.below, ...above]), new Map(), named)
+      : new EntryIndex(this.below, above, named);
   }
-}
-
-function missingIn(entries: readonly Entry[], has: (id: string) => boolean): ReadonlySet<string> {
-  const missing = new Set<string>();
-  for (const e of entries) for (const id of namedBy(e)) if (!has(id)) missing.add(id);
-  return missing;
 }

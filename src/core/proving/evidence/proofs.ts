@@ -1,7 +1,6 @@
 import type { SiteDesign } from '../../design';
 import type { Entry } from '../entry';
 import type { GateKey, GateState } from '../gates/machine';
-import { isClosed } from '../gates/machine';
 import type { GateNet, Node } from '../gates/net';
 import type { GateView } from '../gates/states';
 import { gateStates } from '../gates/states';
@@ -49,10 +48,6 @@ export class GateProofs implements Iterable<readonly [GateKey, GateProof]> {
       : [];
   }
 
-  get size(): number {
-    return this.#net?.nodes.length ?? 0;
-  }
-
   get(key: GateKey): GateProof | undefined {
     const place = this.#net?.placeOf(key);
     return this.#net && place !== undefined ? this.#at(this.#net.nodes[place] as Node, place) : undefined;
@@ -67,7 +62,7 @@ export class GateProofs implements Iterable<readonly [GateKey, GateProof]> {
   }
 
   #proofOf({ row: gate, object }: Node, place: number): GateProof {
-    const at = this.#views.length > 1 ? worstOf(this.#views, place) : 0;
+    const at = worstOf(this.#views, place);
     const view = this.#views[at]?.[place] as GateView;
     const app = this.states[at] as Application;
     const stand = app.moment.stand(gate.id, object);
@@ -86,7 +81,6 @@ function worstOf(views: readonly (readonly GateView[])[], gate: number): number 
 }
 
 function whyOf(view: GateView, stand: Stand, notes: ReadonlyMap<string, string>): string | null {
-  if (isClosed(view.state)) return null;
   if (view.state === 'stale')
     return (
       stand.ruling?.broken ?? stand.waived?.broken ?? (view.waitsFor[0] ? `${view.waitsFor[0]} is not closed` : null)

@@ -89,6 +89,25 @@ describe('a log that is taken up again', () => {
   });
 });
 
+describe('midnights', () => {
+  it('behind which nothing new lapses are not gone through again', () => {
+    const crew = day(300);
+    crew.wait(20 * 60);
+    crew.prove('S-SAFE');
+    for (let n = 0; n < 200; n++) crew.tick('I-MOUNT', UNIT, 'fail', { minutes: 0.5 });
+    const at = (nowMs: number, was: Worked | null) =>
+      workedThrough({ releases, entries: [...crew.entries] }, nowMs, was);
+    const first = applied(() => at(crew.nowMs, null));
+    // Every entry, the release, and the midnight between the days.
+    expect(first.count).toBe(crew.entries.length + 2);
+    crew.prove('I-MOUNT', OTHER);
+    expect(applied(() => at(crew.nowMs, first.done)).count).toBe(1);
+    // The next one ends the second safe day, and is gone through by itself.
+    const tomorrow = applied(() => at(crew.nowMs + 24 * 3_600_000, first.done));
+    expect(tomorrow.count).toBe(2);
+  });
+});
+
 describe('an order that clocks leave open', () => {
   const beside = (id: string) => ({ device: { id }, minutes: 0.005 });
   it('is tried every way where it matters, and once where it does not', () => {

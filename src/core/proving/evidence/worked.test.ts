@@ -1,11 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { withStrings } from '../../strings/arrange';
 import { legalLayout } from '../../strings/layout/legalLayout';
-import { Crew } from '../../testing/crew';
+import { Crew, INSTRUMENTS } from '../../testing/crew';
 import { plane, siteOf } from '../../testing/examples';
 import type { Entry } from '../entry';
 import type { Evidence } from '../evidence';
 import { evidence } from '../evidence';
+import type { GateId } from '../gates/machine';
+import type { Release, SiteLog } from './log';
+import { workedThrough } from './worked';
 
 const bare = siteOf(2, [plane('south', 18 * 8)]);
 const design = withStrings(bare, legalLayout(bare).strings);
@@ -114,5 +117,84 @@ describe('a log that grows', () => {
     expect(shown(evidence({ releases, entries: instead }, crew.nowMs, before))).toEqual(
       shown(evidence({ releases, entries: instead }, crew.nowMs)),
     );
+  });
+});
+
+describe('a log that is not the one before with more', () => {
+  const crew = new Crew(design);
+  crew.site();
+  for (const unit of design.inverters) for (const g of ['I-MOUNT', 'I-PE'] as const) crew.prove(g, unit.id);
+  const nowMs = crew.nowMs + 60_000;
+  const before = evidence({ releases, entries: crew.entries }, nowMs);
+  const same = (log: SiteLog, atMs = nowMs) => {
+    const anew = shown(evidence(log, atMs));
+    expect(anew).not.toEqual(shown(before));
+    expect(shown(evidence(log, atMs, before))).toEqual(anew);
+  };
+
+  it('is worked through anew where one of its entries is another, or gone', () => {
+    const last = crew.entries.at(-1) as Entry;
+    const failed = { ...last, kind: 'gate', values: { gate: 'I-PE', result: 'fail', note: '' } } as unknown as Entry;
+    same({ releases, entries: [...crew.entries.slice(0, -1), failed] });
+    same({ releases, entries: crew.entries.slice(0, -1) });
+    same({ releases, entries: crew.entries.slice(1) });
+    same({ releases, entries: [] });
+  });
+  it('is worked through anew where a release came, or another stands in the place of one', () => {
+    const swapped = { ...design, inverters: design.inverters.slice(0, 1) };
+    const second = { letter: 'B', atMs: nowMs - 30_000, design: swapped };
+    same({ releases: [...releases, second], entries: crew.entries });
+    const both = evidence({ releases: [...releases, second], entries: crew.entries }, nowMs);
+    const instead = { releases: [...releases, { ...second, design: bare }], entries: crew.entries };
+    expect(shown(evidence(instead, nowMs, both))).toEqual(shown(evidence(instead, nowMs)));
+  });
+  it('goes back with its clock: what ended with a day that has not ended yet is there again', () => {
+    const after = evidence(before.log, before.untilMs + 1000);
+    expect(after.closed('S-SAFE', 'site')).toBe(false);
+    const back = evidence(before.log, before.untilMs - 1000, after);
+    expect(back.closed('S-SAFE', 'site')).toBe(true);
+    // The day ends at its midnight, not behind it.
+    const at = evidence(before.log, before.untilMs, before);
+    expect(at.closed('S-SAFE', 'site')).toBe(false);
+    expect(shown(at)).toEqual(shown(evidence(before.log, before.untilMs)));
+  });
+  it('is judged by the days of the zone that its newest release names', () => {
+    const late = new Crew(design, '2026-05-04T23:30:00+02:00');
+    const tester = { ...INSTRUMENTS['earth tester'], calibratedUntil: '2026-05-04' };
+    const earth = late.prove('S-EARTH', 'site', { instrument: tester });
+    const zoned = (timeZone: string) => ({ ...design, survey: { ...design.survey, timeZone } });
+    const releasesIn = (...zones: string[]) =>
+      zones.map((zone, i) => ({ letter: 'AB'[i] as string, atMs: i, design: zoned(zone) }));
+    const [first, second] = releasesIn('Europe/Copenhagen', 'Asia/Tokyo');
+    const of = (log: SiteLog, was?: Evidence) => evidence(log, late.nowMs + 1000, was);
+    const lapsed = (e: Evidence) =>
+      e.judgement(earth).checks.some((c) => c.id === 'proving.calibration' && c.verdict === 'tight');
+    const here = of({ releases: [first as Release], entries: late.entries });
+    expect(lapsed(here)).toBe(false);
+    // In Tokyo that was the day after.
+    expect(lapsed(of({ releases: [first, second] as Release[], entries: late.entries }, here))).toBe(true);
+  });
+});
+
+describe('what an entry can touch', () => {
+  /** Two ticks that nobody can say the order of, and in how many states they leave the site. */
+  const states = (a: readonly [GateId, string], b: readonly [GateId, string], of = releases) => {
+    const crew = new Crew(design);
+    crew.site();
+    crew.tick(...a, 'pass', { device: { id: 'p2' } });
+    crew.tick(...b, 'fail', { device: { id: 'p3' }, minutes: 0.005 });
+    return workedThrough({ releases: of, entries: crew.entries }, crew.nowMs, null).replay.states.length;
+  };
+  const [UNIT, OTHER] = design.inverters.map((u) => u.id) as [string, string];
+  const at = (unit: string) => design.strings.find((s) => s.place?.inverterId === unit)?.id ?? '';
+  it('is its own unit with every string of it, wherever it ever hung', () => {
+    expect(states(['D-ID', at(UNIT)], ['D-ID', at(UNIT)])).toBe(2);
+    expect(states(['D-ID', at(UNIT)], ['D-ID', at(OTHER)])).toBe(1);
+    expect(states(['I-COVER', UNIT], ['I-COVER', OTHER])).toBe(1);
+    expect(states(['I-COVER', UNIT], ['I-COVER', UNIT])).toBe(2);
+  });
+  it('is a string by itself where it hangs nowhere', () => {
+    expect(states(['D-ID', 'nowhere'], ['D-ID', 'nowhere'])).toBe(2);
+    expect(states(['D-ID', 'nowhere'], ['D-ID', 'elsewhere'])).toBe(1);
   });
 });

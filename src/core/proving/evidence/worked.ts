@@ -94,7 +94,7 @@ function workedOn(was: Worked, log: SiteLog, nowMs: number): Worked | null {
 function addedTo(was: SiteLog, log: SiteLog): readonly Entry[] | null {
   const sameReleases =
     was.releases.length === log.releases.length && was.releases.every((r, i) => r === log.releases[i]);
-  const longer = log.entries.length >= was.entries.length && was.entries.every((e, i) => e === log.entries[i]);
+  const longer = was.entries.every((e, i) => e === log.entries[i]);
   return sameReleases && longer ? log.entries.slice(was.entries.length) : null;
 }
 

@@ -10,6 +10,7 @@ import type { ModuleType } from '$core/equipment/moduleType';
 import { moduleTypeSchema } from '$core/equipment/moduleType';
 import type { Context } from './context';
 import { shelfItem } from '../db/schema';
+import type { Flaw } from '../problem';
 import { Problem } from '../problem';
 
 interface Shelf {
@@ -60,20 +61,36 @@ export async function changeStore({ db }: Context, { take, put }: StoreChange): 
       .delete(shelfItem)
       .where(and(eq(shelfItem.kind, 'remainder'), inArray(shelfItem.id, [...take])))
       .returning({ id: shelfItem.id });
-    const gone = new Set(take).size - taken.length;
-    if (gone > 0)
-      throw notInStore(
-        `${gone} of the ${take.length} remainders to be cut from ${gone === 1 ? 'is' : 'are'} not in the store any more.`,
-      );
+    const gone = flawsAt('/take', take, taken, 'This remainder is not in the store any more.');
+    if (gone.length) throw changedSince(gone);
     if (put.length === 0) return;
     const kept = await tx
       .insert(shelfItem)
       .values(put.map((sheet) => ({ kind: 'remainder' as const, id: sheet.id, sheet })))
       .onConflictDoNothing()
       .returning({ id: shelfItem.id });
-    if (kept.length < put.length) throw notInStore('One of the remainders to be kept is in the store already.');
+    const twice = flawsAt(
+      '/put',
+      put.map((r) => r.id),
+      kept,
+      'A remainder of this id is in the store already.',
+    );
+    if (twice.length) throw changedSince(twice);
   });
 }
 
-const notInStore = (why: string): Problem =>
-  new Problem(409, 'The store has changed', `${why} Nothing was changed: look at the store and plan again.`, []);
+/** What the database did nothing for, each with its place in the request. */
+const flawsAt = (
+  at: string,
+  ids: readonly string[],
+  done: readonly { readonly id: string }[],
+  detail: string,
+): Flaw[] => ids.flatMap((id, i) => (done.some((d) => d.id === id) ? [] : [{ pointer: `${at}/${i}`, detail }]));
+
+const changedSince = (errors: readonly Flaw[]): Problem =>
+  new Problem(
+    409,
+    'The store has changed',
+    `${errors[0]?.detail ?? ''} Nothing was changed: look at the store and plan again.`,
+    errors,
+  );
