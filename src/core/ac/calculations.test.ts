@@ -200,6 +200,20 @@ describe('calculations of the AC side without a site', () => {
         mainA: 400,
         ...over,
       });
+    expect(
+      run('ac-discrimination-curves', {
+        mainCurve: [
+          { currentA: 1000, opensS: 100 },
+          { currentA: 10_000, opensS: 1 },
+        ],
+        branchCurve: [
+          { currentA: 400, clearsS: 4 },
+          { currentA: 10_000, clearsS: 4 },
+        ],
+        branchA: 200,
+        faultA: 8000,
+      }),
+    ).toMatchObject({ leavesToA: expect.closeTo(5000, 6) as number, onFault: false });
     expect(at()).toEqual({ leavesToA: 6400, onFault: false, onOverload: true });
     expect(at({ mainDelayS: 0.2 })).toEqual({ leavesToA: null, onFault: true, onOverload: true });
     expect(at({ mainDelayS: 0.2, mainInstantA: 25_000, mainA: 399 })).toEqual({

@@ -20,5 +20,5 @@ export const ac = discipline({
   results: acResults,
   assess: assessAc,
   rules: Object.values(AC_RULES).flat(),
-  version: 4,
+  version: 5,
 });

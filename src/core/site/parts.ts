@@ -87,6 +87,28 @@ export const boardSchema = z.object({
   mainInstantA: quantity(0, 200_000, 'A', 'Instantaneous override of a delayed main breaker, 0 if off')
     .nullable()
     .default(null),
+  /** Where the makers' curves are at hand: of the main the edge that opens first, of the runs' breakers those that clear last. */
+  mainCurve: z
+    .array(
+      z.object({
+        currentA: quantity(1, 200_000, 'A', 'Current'),
+        opensS: quantity(0.001, 10_000, 's', 'Opens no sooner than'),
+      }),
+    )
+    .max(60)
+    .default([])
+    .meta({ description: 'Points of the main’s curve' }),
+  branchCurves: z
+    .array(
+      z.object({
+        breakerA: quantity(1, 4000, 'A', 'Breaker'),
+        currentA: quantity(1, 200_000, 'A', 'Current'),
+        clearsS: quantity(0.001, 10_000, 's', 'Cleared no later than'),
+      }),
+    )
+    .max(300)
+    .default([])
+    .meta({ description: 'Points of the curves of the runs’ breakers' }),
 });
 export type Board = z.infer<typeof boardSchema>;
 export const BLANK_BOARD: Board = {
@@ -109,6 +131,8 @@ export const BLANK_BOARD: Board = {
   mainMagneticA: null,
   mainDelayS: null,
   mainInstantA: null,
+  mainCurve: [],
+  branchCurves: [],
 };
 
 /** An input of a tracker of an inverter. */

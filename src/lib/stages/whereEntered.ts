@@ -17,6 +17,8 @@ const FIELDS: readonly (readonly [name: RegExp, at: EnteredAt])[] = [
   [/^barrel and palm from the lug sheet/, at('ac', 'palmWidthMm')],
   [/^resistance of the earth electrode/, at('survey', 'electrodeOhm')],
   [/^magnetic setting of the main/, at('ac', 'mainMagneticA')],
+  [/^curve of the main/, at('ac', 'mainCurve')],
+  [/^curve of a /, at('ac', 'branchCurves')],
   [/^short-time delay of the main/, at('ac', 'mainDelayS')],
   [/^instantaneous override of the main/, at('ac', 'mainInstantA')],
   [/ on “.+”$|^lengths of the pieces/, at('ac', 'segments')],

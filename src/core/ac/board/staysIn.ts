@@ -16,6 +16,8 @@ export type MainTrip = Pick<Board, 'mainMagneticA' | 'mainDelayS' | 'mainInstant
 /** The current up to which the main leaves a fault to the branch, A: Infinity where it waits whatever flows. */
 export interface StaysIn {
   readonly toA: number;
+  /** Whether they stay apart on overload too; null: by their ratings. */
+  readonly onOverload: boolean | null;
   readonly words: string;
 }
 
@@ -29,11 +31,12 @@ export function staysIn({ mainMagneticA, mainDelayS, mainInstantA }: MainTrip): 
   if (setA === Infinity)
     return known({
       toA: Infinity,
+      onOverload: null,
       words: `the main waits ${mainDelayS} s whatever flows, a branch is through at once`,
     });
   const toA = STAYS_IN * setA;
   const how = waits ? `waits ${mainDelayS} s` : 'stays in';
-  return known({ toA, words: `the main ${how} to ${STAYS_IN} · ${setA} A = ${fixed(toA, 0)} A` });
+  return known({ toA, onOverload: null, words: `the main ${how} to ${STAYS_IN} · ${setA} A = ${fixed(toA, 0)} A` });
 }
 
 /** Whether an overload of a branch leaves the main in. Ratings in A. */

@@ -44,6 +44,7 @@
             'mainLengthM',
           ],
         },
+        { title: 'Curves of the makers, where they are at hand', paths: ['mainCurve', 'branchCurves'] },
       ]}
       choices={sectionChoices(schoolOf(site.design.survey.school))}
       prefix="board"

@@ -19,6 +19,21 @@ const unlike = (...branches: readonly (readonly [breakerA: number | null, tripA:
   })),
 });
 
+/** Curves of main and runs: the main in `t` s up to a fault twice as large as any here, the runs through within 50 ms from ten times their rating on. */
+const curved = (opensS: number, over: Over = {}) =>
+  main({
+    mainCurve: [
+      { currentA: 1600, opensS: 500 },
+      { currentA: 4000, opensS },
+      { currentA: 60_000, opensS },
+    ],
+    branchCurves: [
+      { breakerA: 200, currentA: 400, clearsS: 100 },
+      { breakerA: 200, currentA: 2000, clearsS: 0.05 },
+    ],
+    ...over,
+  });
+
 edges(DISCRIMINATION, () => ({
   holds: [
     main({ mainDelayS: 0.1 }),
@@ -29,6 +44,8 @@ edges(DISCRIMINATION, () => ({
     main({ mainDelayS: 0.1, mainMagneticA: null }),
     // Without a delay there is no override to ask for.
     main({ mainMagneticA: FAULT / 0.8 + 1, mainInstantA: null }),
+    // By their curves, whatever the settings say; on overload too, at less than two to one.
+    curved(0.11, { mainMagneticA: 100, mainBreakerA: 399 }),
   ],
   tight: [
     main({ mainDelayS: 0.09 }),
@@ -39,6 +56,8 @@ edges(DISCRIMINATION, () => ({
     main({ mainMagneticA: FAULT / 0.8 + 1, mainInstantA: FAULT / 0.8 - 1 }),
     // 399 A over 200 A is less than two to one.
     main({ mainDelayS: 0.4, mainBreakerA: 399 }),
+    // Under a tenth of a second curves prove nothing.
+    curved(0.1),
   ],
   without: {
     'breakers of the runs': loadedBoard(3, { run: { magneticA: null }, board: { mainMagneticA: 8000, mainDelayS: 0 } }),
@@ -52,6 +71,7 @@ edges(DISCRIMINATION, () => ({
   numbers: [
     [main({}), { value: 6400, limit: FAULT, margin: null }],
     [main({ mainMagneticA: (1.25 * FAULT) / 0.8 }), { value: 1.25 * FAULT, limit: FAULT, margin: 25 }],
+    [curved(0.11), { value: null, limit: null, margin: null }],
     [main({ mainDelayS: 0.4 }), { value: null, limit: null, margin: null }],
   ],
   says: [
@@ -65,6 +85,17 @@ edges(DISCRIMINATION, () => ({
       /^overload/,
       /waits 0\.2 s to 0\.8 · 10000 A = 8000 A; behind/,
       /partial/,
+    ],
+    [curved(0.11), /^overload: the curves are apart/, /^fault: by their curves the main opens after every branch/],
+    [curved(0.09), /^overload: the curves/, /of 200 A is through up to 39\d\d A; behind a branch/, /partial|may need/],
+    [
+      curved(0.11, {
+        mainCurve: [
+          { currentA: 1600, opensS: 500 },
+          { currentA: 4000, opensS: 8 },
+        ],
+      }),
+      /^Missing: curve of the main breaker up to \d+ A$/,
     ],
     [main({ mainMagneticA: null }), /^Missing: magnetic setting of the main breaker$/],
     [main({ mainDelayS: 0.2, mainInstantA: null }), /^Missing: instantaneous override of the main breaker$/],

@@ -4,6 +4,8 @@ import { practice } from '../../../kernel/check';
 import { found } from '../../../kernel/judgement';
 import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
+import { apartByCurves } from '../../board/curves';
+import type { StaysIn } from '../../board/staysIn';
 import { APART, staysApart, staysIn } from '../../board/staysIn';
 import type { BoardLoad } from '../../boardLoad';
 
@@ -33,6 +35,13 @@ function branchesOf({ branches }: BoardLoad): Answer<Branches> {
   });
 }
 
+/** By the makers' curves where all of them are given, else by how the main is set. */
+function mainStaysIn({ board, branches, supply }: BoardLoad): Answer<StaysIn> {
+  const ratingsA = branches.flatMap(({ breakerA }) => breakerA ?? []);
+  const byCurves = supply.gridA.value === null ? null : apartByCurves(board, ratingsA, supply.gridA.value);
+  return byCurves ?? staysIn(board);
+}
+
 /**
  * Whether a fault on one run leaves the others feeding, A: the main waits, or stays in up to the largest current there can be behind a branch.
  * Without that nothing is unsafe: the site goes dark where one unit would do, so it is tight at worst.
@@ -45,17 +54,19 @@ export const DISCRIMINATION = rule<BoardLoad>()({
   needs: {
     branches: { as: 'breakers of the runs', answer: branchesOf },
     mainA: { as: 'main breaker', of: (b) => b.board.mainBreakerA },
-    main: { as: 'settings of the main breaker', answer: (b) => staysIn(b.board) },
+    main: { as: 'settings of the main breaker', answer: mainStaysIn },
     faultA: { as: 'short-circuit current at the board', answer: (b) => b.supply.gridA },
   },
-  judge: ({ branches, mainA, main: { toA, words }, faultA }) => {
-    const onOverload = staysApart(mainA, branches.largestA);
+  judge: ({ branches, mainA, main: { toA, onOverload: byCurves, words }, faultA }) => {
+    const onOverload = byCurves ?? staysApart(mainA, branches.largestA);
     const onFault = toA >= faultA;
     const share = (100 * (toA - faultA)) / faultA;
     return found(
       onOverload && onFault ? 'holds' : 'tight',
       () => [
-        `overload: main ${mainA} A over ${branches.largestA} A of ${branches.largest} = ${fixed(mainA / branches.largestA, 2)}, wanted ${APART}`,
+        byCurves
+          ? 'overload: the curves are apart from the beginning of every branch'
+          : `overload: main ${mainA} A over ${branches.largestA} A of ${branches.largest} = ${fixed(mainA / branches.largestA, 2)}, wanted ${APART}`,
         `fault: ${words}${toA === Infinity ? '' : `; behind a branch up to ${fixed(faultA, 0)} A can flow`}`,
         ...(onFault
           ? []
