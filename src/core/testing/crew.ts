@@ -296,6 +296,7 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
     case 'contacts':
       return {
         contacts: [
+          { contact: 'stop', logic: 'normally closed', supervised: false, acted: true, seconds: 1.2, mostS: 5 },
           {
             contact: 'ripple control',
             logic: 'normally open',
@@ -305,6 +306,7 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
             mostS: 5,
           },
         ],
+        notWired: ['generator start', 'demand mode'],
       };
     case 'permission':
       return { reference: 'operator letter 26-0418', validUntil: '2026-12-31', limitKw: null };

@@ -10,22 +10,29 @@ import { PROVING_RULES as RULES } from '../rules';
 const LOGICS = ['normally closed', 'normally open'] as const;
 const seconds = quantity(0, 3600, 's', 'From the far end to the action');
 const mostS = quantity(0.1, 3600, 's', 'Time allowed by operator or sheet');
-const values = z.object({
-  contacts: z
-    .array(
-      z.object({
-        contact: enumOf(CONTACTS),
-        logic: enumOf(LOGICS),
-        supervised: z.boolean(),
-        acted: z.boolean(),
-        seconds,
-        mostS,
-      }),
-    )
-    .min(1, 'Work one contact at least.')
-    .max(CONTACTS.length)
-    .refine((c) => new Set(c.map((x) => x.contact)).size === c.length, 'Every contact stands once.'),
-});
+const values = z
+  .object({
+    contacts: z
+      .array(
+        z.object({
+          contact: enumOf(CONTACTS),
+          logic: enumOf(LOGICS),
+          supervised: z.boolean(),
+          acted: z.boolean(),
+          seconds,
+          mostS,
+        }),
+      )
+      .min(1, 'Work one contact at least.')
+      .max(CONTACTS.length)
+      .refine((c) => new Set(c.map((x) => x.contact)).size === c.length, 'Every contact stands once.'),
+    /** Of these nothing is to be worked. */
+    notWired: z.array(enumOf(CONTACTS)).max(CONTACTS.length).default([]),
+  })
+  .refine((v) => !v.contacts.some((c) => v.notWired.includes(c.contact)), {
+    path: ['notWired'],
+    message: 'A contact that was worked is wired.',
+  });
 
 const key = (i: number, field: string) => `${field}${i}`;
 
@@ -43,13 +50,14 @@ export const CONTACTS_WORKED = kind({
     const on = lineOf(design).unit(subject.id);
     if (!on) return notThere(['I-DRY']);
     const where = onUnit(on, 'inverter', 'dry contacts');
-    return measured(
-      entry,
-      day,
-      ['I-DRY'],
-      where,
-      v.contacts.flatMap((c) => ask(RULES.contacts, c, where)),
-    );
+    return measured(entry, day, ['I-DRY'], where, [
+      ...ask(
+        RULES.contactsTold,
+        { worked: v.contacts.map((c) => c.contact), notWired: v.notWired, stopFitted: design.survey.stopFitted },
+        where,
+      ),
+      ...v.contacts.flatMap((c) => ask(RULES.contacts, c, where)),
+    ]);
   },
   form: () => ({
     schema: z.object(
@@ -66,7 +74,8 @@ export const CONTACTS_WORKED = kind({
     ),
     blank: Object.fromEntries(
       CONTACTS.flatMap((name, i) => [
-        [key(i, 'fitted'), false],
+        // Nobody has looked yet: that it is not wired is for somebody to say.
+        [key(i, 'fitted'), null],
         [key(i, 'logic'), name === 'stop' ? 'normally closed' : 'normally open'],
         [key(i, 'supervised'), false],
         [key(i, 'acted'), false],
@@ -91,6 +100,7 @@ export const CONTACTS_WORKED = kind({
             ]
           : [],
       ),
+      notWired: CONTACTS.filter((_, i) => typed[key(i, 'fitted')] === false),
     }),
     caution: 'A stop takes the power away, not the voltage: strings and the AC line side stay live.',
   }),

@@ -257,6 +257,11 @@ describe('a unit that is set up', () => {
     // Not one that somebody else wrote down.
     crew.prove('S-PTO', 'site', { role: 'helper', licensedUntil: null });
     expect(verdict()).toBe('fail');
+    // Nor an electrician whose licence had run out when it came.
+    crew.prove('S-PTO', 'site', { licensedUntil: '2026-05-03' });
+    expect(verdict()).toBe('fail');
+    crew.prove('S-PTO', 'site', { licensedUntil: '2026-05-04' });
+    expect(verdict()).toBe('pass');
     // Without a bus nobody asks for an address.
     const alone = { ...twoUnits, chain: { ...twoUnits.chain, devices: [] } };
     expect(said('set-up', UNIT, { address: null, bitRate: null }, alone)).toEqual(['pass']);
@@ -279,23 +284,42 @@ describe('a unit that is set up', () => {
 
 describe('contacts that were worked', () => {
   const one = { contact: 'stop', logic: 'normally closed', supervised: false, acted: true, seconds: 1, mostS: 5 };
+  const notWired = ['ripple control', 'generator start', 'demand mode'];
   it('pass where each acts in time, and a stop is not lost by a broken wire', () => {
-    expect(said('contacts', UNIT, { contacts: [one] })).toEqual(['pass']);
-    expect(said('contacts', UNIT, { contacts: [{ ...one, logic: 'normally open' }] })).toEqual([
+    expect(said('contacts', UNIT, { contacts: [one], notWired })).toEqual(['pass']);
+    expect(said('contacts', UNIT, { contacts: [{ ...one, logic: 'normally open' }], notWired })).toEqual([
       'fail',
       'proving.stop-circuit stop',
     ]);
-    expect(said('contacts', UNIT, { contacts: [one, { ...one, contact: 'ripple control', acted: false }] })).toEqual([
+    const ripple = { ...one, contact: 'ripple control', acted: false };
+    expect(said('contacts', UNIT, { contacts: [one, ripple], notWired: notWired.slice(1) })).toEqual([
       'fail',
       'proving.contact-acted stop',
     ]);
   });
+  it('prove nothing of one that nobody worked or said not to be wired', () => {
+    expect(said('contacts', UNIT, { contacts: [one], notWired: notWired.slice(1) })).toEqual([
+      null,
+      'proving.every-contact unknown',
+    ]);
+    const fitted = { ...twoUnits, survey: { ...twoUnits.survey, stopFitted: true } };
+    const rippleOnly = { contacts: [{ ...one, contact: 'ripple control' }], notWired: ['stop', ...notWired.slice(1)] };
+    expect(said('contacts', UNIT, rippleOnly, fitted)).toEqual(['caution', 'proving.every-contact tight']);
+  });
   it('are those that are wired, each once', () => {
     const form = kindNamed('contacts').form?.(twoUnits, UNIT);
     const typed = { ...form?.blank, fitted0: true, acted0: true, seconds0: 1, mostS0: 5 };
-    expect(form?.toValues?.(typed)).toEqual({ contacts: [one] });
+    expect(form?.toValues?.(typed)).toEqual({ contacts: [one], notWired: [] });
+    expect(form?.toValues?.({ ...typed, fitted1: false })).toEqual({ contacts: [one], notWired: ['ripple control'] });
+    // Whether one is wired is nobody's default.
+    expect(form?.schema.safeParse(typed).error?.issues.map((i) => i.path[0])).toEqual([
+      'fitted1',
+      'fitted2',
+      'fitted3',
+    ]);
     const { values } = kindNamed('contacts');
     expect(values.safeParse({ contacts: [] }).error?.issues[0]?.message).toMatch(/one contact at least/);
+    expect(values.safeParse({ contacts: [one], notWired: ['stop'] }).error?.issues[0]?.message).toMatch(/is wired/);
     expect(values.safeParse({ contacts: [one, one] }).error?.issues[0]?.message).toMatch(/stands once/);
   });
 });

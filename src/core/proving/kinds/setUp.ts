@@ -4,18 +4,20 @@ import { enumOf, quantity } from '../../kernel/schema';
 import { FIRST_ADDRESS, LAST_ADDRESS } from '../../links/addresses';
 import { BIT_RATES } from '../../links/bitRates';
 import { GRID_CODES } from '../../site/gridCodes';
+import { siteDay } from '../../kernel/siteDay';
 import { lineOf } from '../../site/line';
-import type { Role } from '../entry';
-import { ROLES } from '../entry';
+import type { Entry } from '../entry';
+import { ROLES, trueMs } from '../entry';
+import { signs } from '../evidence/people';
+import { gateRow } from '../gates/machine';
 import { measured, notThere, onUnit } from '../judging';
 import { PERMISSION } from './permission';
 import { kind } from '../kind';
 import { PROVING_RULES as RULES } from '../rules';
 import { SAID_BY, isSimulated } from '../saidBy';
 
-/** Who may put a letter of the operator on record. */
-const SIGNERS: ReadonlySet<Role> = new Set(['lead', 'electrician']);
-/** The newest of them counts, whenever it came. */
+const LETTER = gateRow('S-PTO');
+/** The newest letter counts, whenever it came. */
 const ANY_TIME_MS = 100 * 365 * 86_400_000;
 
 /** A word for a secret with something after it: no password comes onto the record. */
@@ -73,7 +75,8 @@ export const SET_UP = kind({
     const where = onUnit(on, 'inverter', 'set-up');
     const { chain, survey } = design;
     const device = chain.devices.find((d) => d.inverterId === subject.id);
-    const letter = beside.near(PERMISSION.kind, atMs, ANY_TIME_MS).findLast((e) => SIGNERS.has(e.role));
+    const dayOf = (e: Entry) => siteDay(trueMs(e), survey.timeZone ?? 'UTC');
+    const letter = beside.near(PERMISSION.kind, atMs, ANY_TIME_MS).findLast((e) => signs(LETTER, e, dayOf(e)));
     const reading = {
       ...v,
       permit: letter && PERMISSION.is(letter) ? { limitKw: letter.values.limitKw } : null,

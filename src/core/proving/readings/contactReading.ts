@@ -2,6 +2,14 @@
 export const CONTACTS = ['stop', 'ripple control', 'generator start', 'demand mode'] as const;
 export type ContactName = (typeof CONTACTS)[number];
 
+/** What a record says of the contacts of a unit: those that were worked, and those that are not wired. */
+export interface ContactsTold {
+  readonly worked: readonly ContactName[];
+  readonly notWired: readonly ContactName[];
+  /** What the survey says of the site's stop. */
+  readonly stopFitted: boolean | null;
+}
+
 /** A contact as it was worked from its far end. */
 export interface ContactReading {
   readonly contact: ContactName;

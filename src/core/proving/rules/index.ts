@@ -3,7 +3,7 @@ import type { InsulationReading } from '../insulation';
 import type { AcReading } from '../readings/acReading';
 import type { AddressReading } from '../readings/addressReading';
 import type { BusReading } from '../readings/busReading';
-import type { ContactReading } from '../readings/contactReading';
+import type { ContactReading, ContactsTold } from '../readings/contactReading';
 import type { SetUpReading } from '../readings/setUpReading';
 import type { SaidBy } from '../saidBy';
 import type { StringReading } from '../readings/stringReading';
@@ -54,5 +54,6 @@ export const PROVING_RULES = {
   setUp: rulesIn<SetUpReading>(import.meta.glob(['./setUp/*.ts', '!**/*.test.ts'], { eager: true })),
   setUpBus: rulesIn<SetUpReading>(import.meta.glob(['./setUpBus/*.ts', '!**/*.test.ts'], { eager: true })),
   contacts: rulesIn<ContactReading>(import.meta.glob(['./contacts/*.ts', '!**/*.test.ts'], { eager: true })),
+  contactsTold: rulesIn<ContactsTold>(import.meta.glob(['./contactsTold/*.ts', '!**/*.test.ts'], { eager: true })),
   real: rulesIn<{ readonly from: SaidBy }>(import.meta.glob(['./real/*.ts', '!**/*.test.ts'], { eager: true })),
 };
