@@ -43,6 +43,12 @@ test('the pair is planned, broken on the scope, and the meter sheet says what a 
   await scope.getByLabel('Wired').selectOption('swapped pair');
   await scope.getByLabel('Device', { exact: true }).selectOption({ label: 'INV-03' });
   await expect(scope.getByRole('row', { name: /INV-03/ })).toContainText('inverted');
+  // A second fault beside it, and mended again.
+  await scope.getByRole('button', { name: 'One more fault' }).click();
+  await scope.getByLabel('And', { exact: true }).selectOption('no terminators');
+  await expect(scope).toContainText('0 terminators in place of two, D1 and D0 swapped');
+  await scope.getByRole('button', { name: 'Mend: no terminators' }).click();
+  await expect(scope).not.toContainText('0 terminators');
   await expect(scope.getByRole('row', { name: /INV-04/ })).toContainText('pass');
 
   await page.getByRole('link', { name: 'Round' }).click();

@@ -13,7 +13,7 @@ import { chainDeviceSchema, linksFlaws, linksShape } from './part';
 import { chainResult, linksResults } from './results';
 import { BINDS } from './timing/fewestBuses';
 import { chainScope } from './wave/chainScope';
-import { faultCaseSchema } from './wave/faultCase';
+import { faultCasesSchema } from './wave/faultCase';
 import { HEARD } from './wave/heard';
 
 /** Kicks of a search that is asked for over the API: no clock, so the same question has the same answer. */
@@ -31,8 +31,8 @@ export const calculations = {
     run: ({ design }) => withWorst(assessLinks(design, linksResults(design), new Memo()).flat()),
   }),
   'bus-scope': calculation({
-    summary: 'What every device of the chain of a design hears, wired as planned or with a fault',
-    input: z.object({ design: documentSchema(linksShape, linksFlaws), bus, fault: faultCaseSchema }),
+    summary: 'What every device of the chain of a design hears, wired as planned or with faults',
+    input: z.object({ design: documentSchema(linksShape, linksFlaws), bus, faults: faultCasesSchema }),
     output: z.object({
       verdict: z.enum(HEARD),
       passesTo: figure('bit/s', 'Highest rate up to which all pass; null: none').nullable(),
@@ -50,8 +50,8 @@ export const calculations = {
       ),
     }),
     long: true,
-    run: ({ design, bus: on, fault }) => {
-      const found = chainScope(chainResult(design, on), fault);
+    run: ({ design, bus: on, faults }) => {
+      const found = chainScope(chainResult(design, on), faults);
       if (found.value === null) throw new RangeError(`Not known: ${found.missing.join(', ')}`);
       const { verdict, passesTo, broken, channels } = found.value;
       return {

@@ -97,9 +97,9 @@ const work = {
     return splitChain(design, { kicks: Infinity, timeLimitS, nowS });
   },
 
-  scope(design: SiteDesign, fault: FaultCase, onProgress: (share: number) => void): Answer<ChainScope> {
+  scope(design: SiteDesign, faults: readonly FaultCase[], onProgress: (share: number) => void): Answer<ChainScope> {
     const [bus] = busesOf(design.chain);
-    return chainScope(chainResult(design, bus as number), fault, onProgress);
+    return chainScope(chainResult(design, bus as number), faults, onProgress);
   },
 
   /** `restV`: the grid at rest to ask for; null as the survey has it. */

@@ -4,8 +4,8 @@ import type { FaultCase } from './faultCase';
 import { faultsOf } from './faultCase';
 
 /** What the standards would not have of a bus that is wired so, a few words each; empty: wired as they ask (TIA/EIA-485-A; Modbus over Serial Line V1.02, 3.4). */
-export function brokenRules(bus: Bus, fault: FaultCase): readonly string[] {
-  const faults = faultsOf(bus, fault);
+export function brokenRules(bus: Bus, cases: readonly FaultCase[]): readonly string[] {
+  const faults = faultsOf(bus, cases);
   const last = bus.unitLoads.length - 1;
   const on = faults.terminatedAt ?? bus.terminated.flatMap((t, i) => (t ? [i] : []));
   const stubs = bus.stubsM.map((m, i) => (faults.stub?.at === i ? faults.stub.lengthM : m));

@@ -4,18 +4,18 @@ import { brokenRules } from './brokenRules';
 import { busOf } from './busOf';
 import { chainScope } from './chainScope';
 import type { FaultCase } from './faultCase';
-import { FAULT_KINDS, faultCaseSchema, faultsOf } from './faultCase';
+import { FAULT_KINDS, faultCaseSchema, faultCasesSchema, faultsOf } from './faultCase';
 import { MARK_OF } from './heard';
 import { traceOf } from './trace';
 
-const fault = (over: Partial<FaultCase>): FaultCase => faultCaseSchema.parse(over);
+const fault = (...all: Partial<FaultCase>[]): FaultCase[] => all.map((f) => faultCaseSchema.parse(f));
 const chain = (over: Parameters<typeof wholeChain>[2] = {}) => wholeChain(6, 150, over, () => ({ unitLoads: 0.125 }));
-const scope = (over: Partial<FaultCase>) => {
-  const { value } = chainScope(chain({ biasAt: 'nowhere' }), fault(over));
+const scope = (...over: Partial<FaultCase>[]) => {
+  const { value } = chainScope(chain({ biasAt: 'nowhere' }), fault(...over));
   if (!value) throw new Error('no scope');
   return value;
 };
-const marks = (over: Partial<FaultCase>) => scope(over).channels.map((c) => MARK_OF[c.heard.verdict]);
+const marks = (...over: Partial<FaultCase>[]) => scope(...over).channels.map((c) => MARK_OF[c.heard.verdict]);
 
 describe('a chain on the scope', () => {
   it('is the chain that was planned: hops, loads, ends, bias', () => {
@@ -54,6 +54,25 @@ describe('a chain on the scope', () => {
     expect(marks({ kind: 'crossed hop', at: 5 })).toEqual(['holds', 'holds', 'holds', 'holds', 'stop']);
     expect(marks({ kind: 'swapped pair', at: 2 })).toEqual(['holds', 'stop', 'holds', 'holds', 'holds']);
   });
+  it('loses what each of several takes, and is no better at any rate for having more of them', () => {
+    const both = [
+      { kind: 'open hop', at: 4 },
+      { kind: 'swapped pair', at: 2 },
+    ] as const;
+    expect(marks(...both)).toEqual(['holds', 'stop', 'holds', 'stop', 'stop']);
+    expect(scope(...both).broken).toEqual(['pair open', 'D1 and D0 swapped']);
+    // A pair that is crossed before a device at which it is swapped reads right there, and behind it wrong.
+    expect(marks({ kind: 'crossed hop', at: 3 }, { kind: 'swapped pair', at: 3 })).toEqual([
+      'holds',
+      'holds',
+      'holds',
+      'stop',
+      'stop',
+    ]);
+    const stub = { kind: 'stub', at: 3, stubM: 60 } as const;
+    const alone = scope(stub).passesTo ?? 0;
+    expect(scope(stub, { kind: 'no terminators' }).passesTo ?? 0).toBeLessThan(alone);
+  });
   it('keeps talking at a low rate where the wiring is not to rule, and says both', () => {
     const s = scope({ kind: 'far terminator missing' });
     expect(s.verdict).toBe('pass');
@@ -72,7 +91,19 @@ describe('a chain on the scope', () => {
 describe('a fault', () => {
   const bus = busOf(chain()).value;
   if (!bus) throw new Error('no bus');
-  const broken = (over: Partial<FaultCase>) => brokenRules(bus, fault(over));
+  const broken = (...over: Partial<FaultCase>[]) => brokenRules(bus, fault(...over));
+  it('changes what those before it left', () => {
+    const at = (...over: Partial<FaultCase>[]) => faultsOf(bus, fault(...over)).terminatedAt;
+    expect(at({ kind: 'far terminator missing' }, { kind: 'terminator too many', at: 2 })).toEqual([0, 2]);
+    expect(at({ kind: 'no terminators' }, { kind: 'terminator too many', at: 4 })).toEqual([4]);
+    expect(at({ kind: 'far terminator missing' }, { kind: 'near terminator missing' })).toEqual([]);
+    expect(broken({ kind: 'none' }, { kind: 'double bias' }, { kind: 'far terminator missing' })).toEqual([
+      'one terminator in place of two',
+      'biased at more than one device',
+    ]);
+    expect(faultCasesSchema.safeParse(fault({ kind: 'stub' }, { kind: 'stub', at: 3 })).success).toBe(false);
+    expect(faultCasesSchema.safeParse(fault({ kind: 'stub' }, { kind: 'star' })).success).toBe(true);
+  });
   it.each([
     ['none', []],
     ['no terminators', ['0 terminators in place of two']],

@@ -30,16 +30,16 @@ const COLUMNS = 240;
 const WAYS_DRAWN = 6;
 const LEAST_DRAWN_US = 3;
 
-/** The chain of a design on the scope, wired as planned or with a fault; what it lacks by name. Throws RangeError for a fault at no device of it. */
+/** The chain of a design on the scope, wired as planned or with faults; what it lacks by name. Throws RangeError for a fault at no device of it. */
 export function chainScope(
   result: ChainResult,
-  fault: FaultCase,
+  cases: readonly FaultCase[],
   onShare?: (share: number) => void,
 ): Answer<ChainScope> {
   const bus = busOf(result);
   const { bitRate, devices } = result.chain;
   if (bus.value === null || bitRate === null) return lacking(...(bitRate === null ? ['bit rate'] : []), ...bus.missing);
-  const scope = busScope(bus.value, faultsOf(bus.value, fault), bitRate, onShare ? { onShare } : {});
+  const scope = busScope(bus.value, faultsOf(bus.value, cases), bitRate, onShare ? { onShare } : {});
   const onceNs = bus.value.delayNsPerM * bus.value.hopsM.reduce((sum, m) => sum + m, 0);
   const spanUs = Math.max(LEAST_DRAWN_US, (WAYS_DRAWN * onceNs) / 1000);
   const trace = (corner: Corner, device: number) =>
@@ -50,7 +50,7 @@ export function chainScope(
     passesTo: scope.passesTo,
     spanUs,
     asker: devices[bus.value.asker]?.label ?? '',
-    broken: brokenRules(bus.value, fault),
+    broken: brokenRules(bus.value, cases),
     channels: scope.devices.map((d) => ({
       ...d,
       label: devices[d.device]?.label ?? '',

@@ -39,14 +39,25 @@ export const faultCaseSchema = z.object({
 });
 export type FaultCase = z.infer<typeof faultCaseSchema>;
 
+export const MOST_FAULTS = 4;
+/** Faults at once; one of a kind, since each kind has one place on the bus. */
+export const faultCasesSchema = z
+  .array(faultCaseSchema)
+  .max(MOST_FAULTS)
+  .refine((all) => new Set(all.map((f) => f.kind)).size === all.length, 'Each kind of fault stands once.')
+  .default([]);
+
 /** So many devices on each of so many arms, the first arms longer by one where it does not come out even. */
 const armsOf = (devices: number, arms: number): number[] =>
   Array.from({ length: Math.min(arms, devices) }, (_, i) => Math.floor((devices - i - 1) / arms) + 1);
 
-/** What a case of faults changes in a bus. Throws RangeError where it has no such device, or no hop before it. */
-export function faultsOf(bus: Bus, { kind, at, stubM, arms }: FaultCase): Faults {
+/** What faults change in a bus, one after the other. Throws RangeError where it has no such device, or no hop before it. */
+export const faultsOf = (bus: Bus, cases: readonly FaultCase[]): Faults =>
+  cases.reduce<Faults>((so, fault) => ({ ...so, ...changeOf(bus, so, fault) }), {});
+
+function changeOf(bus: Bus, so: Faults, { kind, at, stubM, arms }: FaultCase): Faults {
   const last = bus.unitLoads.length - 1;
-  const planned = bus.terminated.flatMap((on, i) => (on ? [i] : []));
+  const on = so.terminatedAt ?? bus.terminated.flatMap((is, i) => (is ? [i] : []));
   const least = kind === 'open hop' || kind === 'crossed hop' ? 1 : 0;
   if (AT_DEVICE.includes(kind) && !(at >= least && at <= last))
     throw new RangeError(
@@ -56,15 +67,15 @@ export function faultsOf(bus: Bus, { kind, at, stubM, arms }: FaultCase): Faults
     case 'none':
       return {};
     case 'far terminator missing':
-      return { terminatedAt: planned.filter((i) => i !== last) };
+      return { terminatedAt: on.filter((i) => i !== last) };
     case 'near terminator missing':
-      return { terminatedAt: planned.filter((i) => i !== 0) };
+      return { terminatedAt: on.filter((i) => i !== 0) };
     case 'no terminators':
       return { terminatedAt: [] };
     case 'terminator misplaced':
-      return { terminatedAt: [...new Set([...planned.filter((i) => i !== last), at])] };
+      return { terminatedAt: [...new Set([...on.filter((i) => i !== last), at])] };
     case 'terminator too many':
-      return { terminatedAt: [...new Set([...planned, at])] };
+      return { terminatedAt: [...new Set([...on, at])] };
     case 'all terminators':
       return { terminatedAt: bus.terminated.map((_, i) => i) };
     case 'open hop':

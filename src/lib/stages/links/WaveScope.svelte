@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Button, Label, Select } from 'flowbite-svelte';
+  import { Button } from 'flowbite-svelte';
   import { onDestroy, untrack } from 'svelte';
   import type { SiteDesign } from '$core/design';
   import type { Answer } from '$core/kernel/answer';
@@ -7,32 +7,30 @@
   import { onBus } from '$core/links/edits';
   import { RECEIVER_V } from '$core/links/line/budget';
   import type { ChainScope } from '$core/links/wave/chainScope';
-  import type { FaultCase, FaultKind } from '$core/links/wave/faultCase';
-  import { AT_DEVICE, FAULT_KINDS, FAULT_WORDS, faultCaseSchema } from '$core/links/wave/faultCase';
+  import type { FaultCase } from '$core/links/wave/faultCase';
+  import { MOST_FAULTS, faultCaseSchema, faultCasesSchema } from '$core/links/wave/faultCase';
   import { MARK_OF } from '$core/links/wave/heard';
   import { LongTask } from '$lib/client/longTask.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
-  import FieldInput from '$lib/ui/form/FieldInput.svelte';
-  import { fieldsOf } from '$lib/ui/form/fields';
   import TaskBar from '$lib/ui/TaskBar.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import { chosenBus } from './chosenBus';
+  import FaultRow from './FaultRow.svelte';
   import ScopeTrace from './ScopeTrace.svelte';
 
   const site = useSite();
   const design = $derived(onBus(site.design, chosenBus(site.design.chain)));
   const devices = $derived(design.chain.devices);
-  const [stubField, armsField] = fieldsOf(faultCaseSchema, ['stubM', 'arms']);
-  let fault = $state.raw<FaultCase>(faultCaseSchema.parse({}));
-  const parsed = $derived(faultCaseSchema.safeParse(fault));
-  const errors = (path: string) => parsed.error?.issues.filter((i) => i.path[0] === path).map((i) => i.message) ?? [];
+  const AS_PLANNED = faultCaseSchema.parse({});
+  let faults = $state.raw<readonly FaultCase[]>([AS_PLANNED]);
+  const parsed = $derived(faultCasesSchema.safeParse(faults));
   const task = new LongTask();
   onDestroy(() => task.stop());
-  let looked = $state.raw<{ of: SiteDesign; fault: FaultCase; found: Answer<ChainScope> } | null>(null);
+  let looked = $state.raw<{ of: SiteDesign; faults: readonly FaultCase[]; found: Answer<ChainScope> } | null>(null);
   /** What stands on the scope while the next is worked out, too. */
   const found = $derived(looked?.of === design ? looked.found : null);
   const scope = $derived(found?.value ?? null);
-  const stale = $derived(looked !== null && (looked.fault !== fault || looked.of !== design));
+  const stale = $derived(looked !== null && (looked.faults !== faults || looked.of !== design));
   const spread = $derived.by(() => {
     const volts = scope?.channels.flatMap((c) => [...c.traces.weak, ...c.traces.strong].map(([, v]) => v)) ?? [];
     const lowV = volts.reduce((a, b) => Math.min(a, b), -1);
@@ -41,19 +39,15 @@
   });
   const rate = (bits: number | null) => (bits === null ? 'none' : `${bits / 1000} kbit/s`);
 
-  async function look(of: SiteDesign, wanted: FaultCase) {
+  async function look(of: SiteDesign, wanted: readonly FaultCase[]) {
     const answer = await task.run<Answer<ChainScope>>(
       async ({ work, onProgress }) => await work.scope(of, wanted, onProgress),
     );
-    if (answer) looked = { of, fault: wanted, found: answer };
-  }
-  const change = (next: Partial<FaultCase>) => (fault = { ...fault, ...next });
-  function choose(kind: FaultKind) {
-    change({ kind, at: Math.min(Math.max(1, fault.at), Math.max(1, devices.length - 1)) });
+    if (answer) looked = { of, faults: wanted, found: answer };
   }
   /** The scope is on as long as the page is: what changed is looked at again. */
   $effect(() => {
-    const [of, wanted] = [design, fault];
+    const [of, wanted] = [design, faults];
     if (parsed.success) untrack(() => void look(of, wanted));
     return () => task.stop();
   });
@@ -62,56 +56,25 @@
 <section class="sheet p-3" aria-labelledby="scope" aria-busy={task.running}>
   <div class="flex flex-wrap items-end gap-3">
     <h2 id="scope" class="mr-auto">What each device hears</h2>
-    <div>
-      <Label for="fault" class="text-sm font-normal text-dim">Wired</Label>
-      <Select
-        id="fault"
-        size="sm"
-        class="h-8 py-0"
-        placeholder=""
-        items={FAULT_KINDS.map((k) => ({ value: k, name: FAULT_WORDS[k] }))}
-        value={fault.kind}
-        onchange={(e) => choose(e.currentTarget.value as FaultKind)}
+    {#if faults.length < MOST_FAULTS && faults.every((f) => f.kind !== 'none')}
+      <Button size="xs" color="alternative" onclick={() => (faults = [...faults, AS_PLANNED])}>One more fault</Button>
+    {/if}
+  </div>
+  <div class="space-y-1">
+    {#each faults as fault, i (i)}
+      <FaultRow
+        {fault}
+        place={i}
+        taken={faults.filter((_, k) => k !== i).map((f) => f.kind)}
+        {devices}
+        onchange={(next) => (faults = faults.with(i, next))}
+        onremove={faults.length > 1 ? () => (faults = faults.filter((_, k) => k !== i)) : null}
       />
-    </div>
-    {#if AT_DEVICE.includes(fault.kind)}
-      <div>
-        <Label for="fault-at" class="text-sm font-normal text-dim">Device</Label>
-        <Select
-          id="fault-at"
-          size="sm"
-          class="h-8 py-0"
-          placeholder=""
-          items={devices.map((d, i) => ({ value: String(i), name: d.label })).slice(fault.kind.endsWith('hop') ? 1 : 0)}
-          value={String(fault.at)}
-          onchange={(e) => change({ at: Number(e.currentTarget.value) })}
-        />
-      </div>
-    {/if}
-    {#if fault.kind === 'stub' && stubField}
-      <div class="w-36">
-        <FieldInput
-          field={stubField}
-          id="fault-stub"
-          errors={errors('stubM')}
-          bind:value={() => fault.stubM, (next) => change({ stubM: next as number })}
-        />
-      </div>
-    {/if}
-    {#if fault.kind === 'star' && armsField}
-      <div class="w-36">
-        <FieldInput
-          field={armsField}
-          id="fault-arms"
-          errors={errors('arms')}
-          bind:value={() => fault.arms, (next) => change({ arms: next as number })}
-        />
-      </div>
-    {/if}
+    {/each}
   </div>
   <TaskBar {task} share={task.progress} name="Sending waves" />
   {#if stale && !task.running && parsed.success}
-    <Button size="xs" onclick={() => look(design, fault)}>Look again</Button>
+    <Button size="xs" onclick={() => look(design, faults)}>Look again</Button>
   {/if}
 
   <div aria-live="polite">
