@@ -7,6 +7,7 @@ import { LAST_ADDRESS } from './addresses';
 import { MOST_BUSES, busesOf, devicesOn } from './buses';
 import { placeOf } from './chain';
 import { busLineSchema } from './line/busLine';
+import { otherWaysSchema } from './otherWays';
 import { chainDeviceSchema, chainSchema } from './part';
 import { pollPlanSchema } from './timing/pollPlan';
 
@@ -131,6 +132,12 @@ export const linksEdits = [
     { poll: pollPlanSchema },
     () => 'the round of the logger',
     (d, { poll }) => ({ ...d, chain: { ...d.chain, poll } }),
+  ),
+  edit(
+    'other-ways',
+    { otherWays: otherWaysSchema },
+    () => 'the ways beside the bus',
+    (d, { otherWays }) => ({ ...d, chain: { ...d.chain, otherWays } }),
   ),
   edit(
     'chain-order',

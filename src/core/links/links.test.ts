@@ -2,16 +2,20 @@ import { describe, expect, it } from 'vitest';
 import { loopOhm } from '../conductor/metal';
 import { withChainNumbered, withChainOrder } from './edits';
 import type { SiteDesign } from '../design';
+import { applyEdit } from '../design';
 import { assessSite } from '../design/assess';
 import { Memo } from '../kernel/memo';
 import { siteOf } from '../testing/examples';
+import { carrier, ethernet, radio, servicePorts } from '../testing/otherWays';
+import type { OtherWays } from './otherWays';
+import { NO_OTHER_WAYS } from './otherWays';
 import { UNKNOWN_LINE } from './line/busLine';
 import { checksOf } from '../testing/checks';
 import { hopCableM, lengthLimitM } from './chain';
 import { FIRST_BUS } from './buses';
 import { chainResult } from './results';
 import { LINKS_RULES } from './rules';
-import { newDevice } from './part';
+import { linksFlaws, newDevice } from './part';
 import { traySchema } from '../site/plan';
 import { wayM } from '../site/position';
 
@@ -161,4 +165,41 @@ describe('chain rules (TIA/EIA-485-A; Modbus over Serial Line V1.02)', () => {
   });
   it('say nothing of a site without a chain', () =>
     expect(checksOf('links', { ...site, chain: { ...site.chain, devices: [] } })).toEqual([]));
+});
+
+describe('ways beside the bus', () => {
+  const bare = siteOf(1, []);
+  const withWays = (over: Partial<OtherWays>): SiteDesign => ({
+    ...bare,
+    chain: { ...bare.chain, otherWays: { ...NO_OTHER_WAYS, ...over } },
+  });
+  const checks = (d: SiteDesign) =>
+    assessSite(d).checks.filter((c) => /^links\.(ethernet|radio|carrier|service)/.test(c.id));
+  it('are asked each by its own rules, and by none where there are none', () => {
+    const all = withWays({
+      ethernet: [ethernet()],
+      radio: [radio()],
+      carriers: [carrier()],
+      servicePorts: [servicePorts()],
+    });
+    expect(checks(all).map((c) => `${c.subject.path}: ${c.id} ${c.verdict}`)).toEqual([
+      'Ethernet Hall: links.ethernet-addresses holds',
+      'Ethernet Hall: links.ethernet-hop holds',
+      'Ethernet Hall: links.ethernet-ring holds',
+      'radio Gate house: links.radio-margin holds',
+      'carrier Ramp: links.carrier tight',
+      'service ports of INV-01: links.service-ports holds',
+    ]);
+    expect(checks(bare)).toEqual([]);
+  });
+  it('go by one name each, and one id', () => {
+    const flaws = (over: Partial<OtherWays>) => linksFlaws(withWays(over)).map((f) => f.path.join('.'));
+    expect(flaws({ radio: [radio(), radio({ id: 'r2' })] })).toEqual(['chain.otherWays.radio.1.label']);
+    expect(flaws({ radio: [radio(), radio({ label: 'Other' })] })).toEqual(['chain.otherWays.radio.1.id']);
+    expect(flaws({ radio: [radio()], ethernet: [ethernet({ label: 'Gate house' })] })).toEqual([]);
+  });
+  it('are changed by one edit, and undone with it', () => {
+    const otherWays = { ...NO_OTHER_WAYS, carriers: [carrier()] };
+    expect(applyEdit(bare, { kind: 'other-ways', otherWays }).chain.otherWays).toEqual(otherWays);
+  });
 });

@@ -1,7 +1,7 @@
 import { describe } from 'vitest';
 import { neverFlatters } from '../testing/neverFlatters';
 import { randomDesign } from '../testing/randomDesign';
-import { grown, only, raised, worseBus, worseDevice, worsePoll } from '../testing/worsened';
+import { grown, only, raised, worseBus, worseDevice, worseEthernet, worsePoll, worseRadio } from '../testing/worsened';
 import { links } from '.';
 
 describe('the chain', () =>
@@ -51,6 +51,16 @@ describe('the chain', () =>
       worsePoll('slower units', ['links.poll-cycle'], (p, x) =>
         only('turnaroundMs', p.turnaroundMs === null ? null : p.turnaroundMs + 500 * x()),
       ),
+      worseEthernet('a longer hop of the Ethernet', ['links.ethernet-hop'], (e, x) =>
+        only('longestM', grown(e.longestM, 3, x)),
+      ),
+      worseEthernet('more units on the Ethernet', ['links.ethernet-addresses'], (e) =>
+        only('units', e.units === null ? null : 247),
+      ),
+      worseRadio('more walls', ['links.radio-margin'], (r, x) =>
+        only('wallsDb', r.wallsDb === null ? null : r.wallsDb + 20 * x()),
+      ),
+      worseRadio('a radio farther off', ['links.radio-margin'], (r, x) => only('distanceM', grown(r.distanceM, 6, x))),
       worseBus('more power beside it', ['links.separation'], (l, x) =>
         only('powerCircuits', l.powerCircuits === null ? null : Math.ceil(l.powerCircuits * (1 + 3 * x()))),
       ),

@@ -9,6 +9,8 @@ import { positionSchema } from '../site/position';
 import { BIT_RATES } from './bitRates';
 import { FIRST_BUS, MOST_BUSES, busesOf } from './buses';
 import { UNKNOWN_LINE, busLineSchema } from './line/busLine';
+import type { OtherWays } from './otherWays';
+import { NO_OTHER_WAYS, otherWaysSchema } from './otherWays';
 import { UNKNOWN_POLL, pollPlanSchema } from './timing/pollPlan';
 
 export const chainDeviceSchema = z.object({
@@ -61,11 +63,18 @@ export const chainSchema = z.object({
   devices: z.array(chainDeviceSchema).max(600),
   line: busLineSchema.default(UNKNOWN_LINE),
   poll: pollPlanSchema.default(UNKNOWN_POLL),
+  otherWays: otherWaysSchema.default(NO_OTHER_WAYS),
 });
 export type Chain = z.infer<typeof chainSchema>;
 
 export const linksShape = {
-  chain: chainSchema.default({ bitRate: null, devices: [], line: UNKNOWN_LINE, poll: UNKNOWN_POLL }),
+  chain: chainSchema.default({
+    bitRate: null,
+    devices: [],
+    line: UNKNOWN_LINE,
+    poll: UNKNOWN_POLL,
+    otherWays: NO_OTHER_WAYS,
+  }),
 } as const satisfies Shape;
 
 /** What the chain works on: the base and its own part. */
@@ -109,6 +118,7 @@ export function linksFlaws({ chain, inverters }: LinksDesign): Flaw[] {
       const key = (c: ChainDevice) => (c.bus === bus ? c.address?.toString() : null);
       return repeated({ items, list, field: 'address', key, what: 'Address' });
     }),
+    ...otherWaysFlaws(chain.otherWays),
     ...repeated({ items, list, field: 'serial', key: (c) => c.serial, what: 'Serial number' }),
     ...dangling({ ...ofInverter, what: 'inverter' }, inverters),
     ...dangling(
@@ -117,3 +127,11 @@ export function linksFlaws({ chain, inverters }: LinksDesign): Flaw[] {
     ),
   ];
 }
+
+/** Ways beside the bus that stand twice, or go by one name. */
+const otherWaysFlaws = (ways: OtherWays): Flaw[] =>
+  Object.entries(ways).flatMap(([kind, items]: [string, readonly { readonly id: string; readonly label: string }[]]) =>
+    (['id', 'label'] as const).flatMap((field) =>
+      repeated({ items, list: `chain.otherWays.${kind}`, field, key: (w) => w[field], what: 'A way called' }),
+    ),
+  );

@@ -1,3 +1,4 @@
+import type { OtherWays } from '../links/otherWays';
 import type { AcRun } from '../ac/part';
 import { newSegment } from '../ac/planSegments';
 import { schoolOf } from '../conductor/schools';
@@ -418,6 +419,7 @@ export function randomDesign(seed: number, most?: Size): SiteDesign {
         cableClass: maybe(one(['b', 'c'] as const)),
         powerCircuits: maybe(one([3, 12, 27])),
       },
+      otherWays: randomWays(seed),
       poll: {
         registers: maybe(one([10, 60, 160])),
         needS: maybe(one([0.5, 1, 60])),
@@ -434,5 +436,50 @@ export function randomDesign(seed: number, most?: Size): SiteDesign {
         hopFromId: c.hopM === null ? null : next() < 0.8 ? (ids[i - 1] ?? null) : (ids[i + 1] ?? null),
       })),
     },
+  };
+}
+
+/** Ways beside the bus, by a chance of their own. */
+function randomWays(seed: number): OtherWays {
+  const next = generator(seed + 3_000_003);
+  const one = <T>(of: readonly T[]): T => of[Math.floor(next() * of.length)] as T;
+  const maybe = <T>(value: T): T | null => (next() < 0.06 ? null : value);
+  const some = <T>(make: (i: number) => T): T[] =>
+    Array.from({ length: next() < 0.6 ? 0 : one([1, 2]) }, (_, i) => make(i));
+  return {
+    ethernet: some((i) => ({
+      id: `e${i}`,
+      label: `Hall ${i}`,
+      units: maybe(one([3, 18, 40])),
+      longestM: maybe(one([20, 80, 98])),
+      ring: maybe(next() < 0.4),
+      ringAllowed: maybe(next() < 0.7),
+      network: maybe(one(['192.0.2.0', '198.51.100.0'])),
+      prefix: maybe(one([24, 27])),
+      gateway: maybe(one(['192.0.2.1', '198.51.100.1'])),
+      first: maybe(one([1, 10])),
+    })),
+    radio: some((i) => ({
+      id: `r${i}`,
+      label: `Gate ${i}`,
+      distanceM: maybe(one([20, 80, 300])),
+      mhz: maybe(one([868, 2400])),
+      powerDbm: maybe(one([4, 10])),
+      gainDb: maybe(one([0, 4])),
+      wallsDb: maybe(one([0, 8, 16])),
+      sensitivityDbm: maybe(one([-95, -90])),
+    })),
+    carriers: some((i) => ({
+      id: `c${i}`,
+      label: `Ramp ${i}`,
+      sameSecondary: maybe(next() < 0.8),
+      sameBusbar: maybe(next() < 0.8),
+    })),
+    servicePorts: some((i) => ({
+      id: `s${i}`,
+      label: `Unit ${i}`,
+      firstPlugged: maybe(next() < 0.5),
+      secondPlugged: maybe(next() < 0.3),
+    })),
   };
 }

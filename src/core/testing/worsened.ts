@@ -63,6 +63,14 @@ export const worsePoll = worseIn(
   (d) => [d.chain.poll],
   (d, [poll = d.chain.poll]) => ({ ...d, chain: { ...d.chain, poll } }),
 );
+export const worseEthernet = worseIn(
+  (d) => d.chain.otherWays.ethernet,
+  (d, ethernet) => ({ ...d, chain: { ...d.chain, otherWays: { ...d.chain.otherWays, ethernet } } }),
+);
+export const worseRadio = worseIn(
+  (d) => d.chain.otherWays.radio,
+  (d, radio) => ({ ...d, chain: { ...d.chain, otherWays: { ...d.chain.otherWays, radio } } }),
+);
 export const worseWall = worseIn(
   (d) => d.walls,
   (d, walls) => ({ ...d, walls }),

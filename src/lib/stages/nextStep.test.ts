@@ -55,6 +55,8 @@ describe('what is missing', () => {
       'impedance of the run',
       'impedance by the design',
       'air at the unit',
+      'plan of the addresses',
+      'how the Ethernet is closed',
     ]);
     expect(missing.filter((m) => m.at === null)).toEqual([]);
   });

@@ -15,6 +15,7 @@
     ['/walk', 'Walk'],
     ['/meter', 'Meter'],
     ['/contacts', 'Contacts'],
+    ['/beside', 'Beside the bus'],
     ['/sheet', 'Sheet'],
   ] as const;
   const buses = $derived(busesOf(site.design.chain));

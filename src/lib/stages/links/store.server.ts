@@ -1,4 +1,5 @@
 import { UNKNOWN_LINE } from '$core/links/line/busLine';
+import { NO_OTHER_WAYS } from '$core/links/otherWays';
 import { UNKNOWN_POLL } from '$core/links/timing/pollPlan';
 import type { Chain, ChainDevice } from '$core/links/part';
 import type { PartStore, Row } from '$lib/server/db/partStore';
@@ -12,7 +13,7 @@ function deviceOf(row: Row): ChainDevice {
   return { id, kind, label, inverterId, bus, address, terminated, ...cable };
 }
 
-/** Devices in rows; bit rate and pair as values. */
+/** Devices in rows; bit rate, pair and the ways beside it as values. */
 export const store: PartStore = {
   lists: [
     storedList<ChainDevice>({
@@ -25,13 +26,14 @@ export const store: PartStore = {
       }),
     }),
   ],
-  rest: ({ chain: { bitRate, line, poll } }) => ({ bitRate, line, poll }),
+  rest: ({ chain: { bitRate, line, poll, otherWays } }) => ({ bitRate, line, poll, otherWays }),
   part: ([devices = []], rest) => ({
     chain: {
       bitRate: (rest.bitRate ?? null) as Chain['bitRate'],
       devices: devices.map(deviceOf),
       line: (rest.line ?? UNKNOWN_LINE) as Chain['line'],
       poll: (rest.poll ?? UNKNOWN_POLL) as Chain['poll'],
+      otherWays: (rest.otherWays ?? NO_OTHER_WAYS) as Chain['otherWays'],
     },
   }),
 };
