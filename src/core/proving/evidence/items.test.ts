@@ -91,6 +91,25 @@ describe('times of entries', () => {
     const [, quiet] = chainsOf([tick(crew(), 10, { device: { id: 'a' } })], [release], []);
     expect(quiet?.[0]?.contradicted).toBe(false);
   });
+  it('of the server stand in their order, a release before a midnight of the same moment, and contradict nothing', () => {
+    const at = (letter: string, seconds: number) => ({ ...release, letter, atMs: START + 1000 * seconds });
+    const [server] = chainsOf([], [at('B', 50), at('A', 10)], [START + 50_000, START, START + 20_000]);
+    expect(server?.map((i) => [i.release?.letter ?? 'midnight', (i.lo - START) / 1000])).toEqual([
+      ['midnight', 0],
+      ['A', 10],
+      ['midnight', 20],
+      ['B', 50],
+      ['midnight', 50],
+    ]);
+    expect(server?.some((i) => i.contradicted)).toBe(false);
+  });
+  it('that name another of the very same moment contradict nothing', () => {
+    const c = crew();
+    const named = tick(c, 10, { device: { id: 'a' } });
+    const naming = tick(c, 10, { device: { id: 'b' }, corrects: named.id, reason: 'typed wrong' });
+    const chains = chainsOf([named, naming], [], []);
+    expect(chains.flat().some((i) => i.contradicted)).toBe(false);
+  });
   it('go on where a device stopped', () => {
     const entries = [tick(crew(), 10, { device: { id: 'a', roundTripMs: 8000 } })];
     const [, chain] = chainsOf(

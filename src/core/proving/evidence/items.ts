@@ -1,4 +1,4 @@
-import type { Entry } from '../entry';
+import type { Device, Entry } from '../entry';
 import type { Release } from './log';
 import { timeOf } from './times';
 
@@ -85,8 +85,7 @@ export function chainsOf(
     ...alone.sort(byId).map((i) => [i]),
     ...[...devices].sort(byName).map(([, chain]) => chain.sort(bySequence)),
   ];
-  for (const item of names.size ? own.flat() : [])
-    if (item.entry && names.has(item.entry.id)) names.set(item.entry.id, item);
+  for (const item of names.size ? own.flat() : []) if (names.has(entryOf(item).id)) names.set(entryOf(item).id, item);
   const letters = new Map(releases.map((r) => [r.letter, [releaseItem(r)]]));
   const server = [...[...letters.values()].flat(), ...ticksMs.map(tickItem)].sort(
     (a, b) => a.lo - b.lo || (a.release ? -1 : 1),
@@ -108,10 +107,11 @@ export function chainsOf(
 }
 const NO_FLOORS: ReadonlyMap<string, number> = new Map();
 
-const byId = (a: Item, b: Item): number => ((a.entry?.id ?? '') < (b.entry?.id ?? '') ? -1 : 1);
+const entryOf = (item: Item): Entry => item.entry as Entry;
+const byId = (a: Item, b: Item): number => (entryOf(a).id < entryOf(b).id ? -1 : 1);
 const byName = ([a]: readonly [string, unknown], [b]: readonly [string, unknown]): number => (a < b ? -1 : 1);
-const bySequence = (a: Item, b: Item): number =>
-  (a.entry?.device?.seq ?? 0) - (b.entry?.device?.seq ?? 0) || byId(a, b);
+const seqOf = (item: Item): number => (entryOf(item).device as Device).seq;
+const bySequence = (a: Item, b: Item): number => seqOf(a) - seqOf(b) || byId(a, b);
 
 /** The release that an entry names, where it is among these; entries of one release share the list. */
 const released = ({ entry }: Item, letters: ReadonlyMap<string, readonly Item[]>): readonly Item[] =>
@@ -119,7 +119,7 @@ const released = ({ entry }: Item, letters: ReadonlyMap<string, readonly Item[]>
 
 /** The entries that one names, where they are there. */
 const named = (item: Item, names: ReadonlyMap<string, Item | null>): Item[] =>
-  namedBy(item.entry as Entry).flatMap((id) => {
+  namedBy(entryOf(item)).flatMap((id) => {
     const other = names.get(id);
     return other && other !== item ? [other] : [];
   });

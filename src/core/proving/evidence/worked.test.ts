@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { withStrings } from '../../strings/arrange';
 import { legalLayout } from '../../strings/layout/legalLayout';
-import { Crew, INSTRUMENTS } from '../../testing/crew';
+import { Crew, INSTRUMENTS, healthy } from '../../testing/crew';
 import { plane, siteOf } from '../../testing/examples';
 import type { Entry } from '../entry';
 import type { Evidence } from '../evidence';
@@ -80,6 +80,23 @@ describe('a log that grows', () => {
       if (new Set(mixed).size === entries.length) grown(mixed, 4);
     }
     grown([...entries.slice(0, -4), ...entries.slice(-4).reverse()], entries.length - 4);
+  });
+
+  it('judges a part anew where something that happened to it between is told late', () => {
+    const { crew } = atThePlugs();
+    const subject = { scope: 'string', id: strings[0] ?? '' } as const;
+    const part = (n: number) =>
+      crew.add('dc-insulation', subject, { ...healthy('dc-insulation', design, subject), part: n, ofParts: 2 });
+    part(1);
+    const fault = crew.add('happening', subject, { what: 'string re-made', seen: 'plug' }, { device: { id: 'p2' } });
+    crew.prove('D-POL', subject.id);
+    const last = part(2);
+    const others = crew.entries.filter((e) => e !== fault);
+    const before = evidence({ releases, entries: others }, crew.nowMs);
+    expect(before.judgement(last).says[0]?.result).toBe('pass');
+    const after = grown([...others, fault], others.length);
+    expect(after.judgement(last).says[0]?.result).toBeNull();
+    expect(after.closed('D-IR', subject.id)).toBe(false);
   });
 
   it('is taken up again in the middle of a long log', () => {
