@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demoSite, open, saved } from './helpers';
+import { demoSite, fill, open, saved } from './helpers';
 
 test('the shortest order of the chain is found, proven, taken, and undone', async ({ page, request }) => {
   const site = await demoSite(request);
@@ -28,4 +28,44 @@ test('the shortest order of the chain is found, proven, taken, and undone', asyn
   await expect(panel).not.toContainText('proven');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(items.first()).toBeVisible();
+});
+
+test('ways beside the bus are judged as they are entered, and an Ethernet gets its addresses', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/links/beside`);
+  const margins = page.getByRole('region', { name: 'Margins: beside the bus' });
+  await expect(margins).toContainText('Nothing to judge here yet');
+  await page.getByRole('button', { name: 'Add to: unit to unit by Ethernet' }).click();
+  const row = page.getByRole('group', { name: 'Unit to unit by Ethernet, 1' });
+  await fill(row, {
+    Called: 'Hall',
+    'Units on it': '22',
+    'Longest hop': '60',
+    'Closed to a ring': 'no',
+    Network: '192.0.2.0',
+    Prefix: '27',
+    Gateway: '192.0.2.1',
+    'First host': '10',
+  });
+  await page.getByRole('button', { name: 'Save the ways' }).click();
+  await saved(page);
+  const addresses = page.getByRole('region', { name: 'Addresses of Hall' });
+  await expect(addresses).toContainText('192.0.2.0/27 has room for 21');
+  await expect(margins).toContainText('Addresses of the Ethernet');
+  await fill(row, { 'Units on it': '18', Network: '192.0.2' });
+  await page.getByRole('button', { name: 'Save the ways' }).click();
+  await expect(row.getByText('Write four numbers, as 192.0.2.0.')).toBeVisible();
+  await fill(row, { Network: '192.0.2.0' });
+  await page.getByRole('button', { name: 'Save the ways' }).click();
+  await saved(page);
+  await expect(addresses.getByRole('listitem').last()).toContainText('192.0.2.27');
+  // A radio link of which little is said is not known, and its next step leads back here.
+  await page.getByRole('button', { name: 'Add to: radio links' }).click();
+  await fill(page.getByRole('group', { name: 'Radio links, 1' }), { Called: 'Gate house', Distance: '50' });
+  await page.getByRole('button', { name: 'Save the ways' }).click();
+  await saved(page);
+  await expect(margins).toContainText('Margin of the radio link');
 });

@@ -60,7 +60,7 @@ export type ServicePorts = z.infer<typeof servicePortSchema>;
 
 const MOST_WAYS = 40;
 export const otherWaysSchema = z.object({
-  ethernet: z.array(ethernetSchema).max(MOST_WAYS).default([]).meta({ description: 'Ethernet from unit to unit' }),
+  ethernet: z.array(ethernetSchema).max(MOST_WAYS).default([]).meta({ description: 'Unit to unit by Ethernet' }),
   radio: z.array(radioSchema).max(MOST_WAYS).default([]).meta({ description: 'Radio links' }),
   carriers: z.array(carrierSchema).max(MOST_WAYS).default([]).meta({ description: 'Carriers on the power line' }),
   servicePorts: z
