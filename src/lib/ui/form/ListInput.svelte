@@ -51,6 +51,8 @@
       >
     </div>
   {/each}
-  <Button size="xs" color="alternative" onclick={add}>Add to: {field.label.charAt(0).toLowerCase() + field.label.slice(1)}</Button>
+  <Button size="xs" color="alternative" onclick={add}
+    >Add to: {field.label.charAt(0).toLowerCase() + field.label.slice(1)}</Button
+  >
   {#each whole as text (text)}<p id="{id}-error" class="text-sm text-stop">{text}</p>{/each}
 </fieldset>
