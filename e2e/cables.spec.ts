@@ -197,3 +197,32 @@ test('the bench says which supply stands behind its voltages, and what a conduct
   await runs.getByLabel(/^Palm, width/).fill('32');
   await expect(runs).toContainText('214.5929 mm');
 });
+
+test('curves of the makers decide where they are all given, and are drawn', async ({ page, request }) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/ac`);
+  const board = page.getByRole('region', { name: 'Board', exact: true });
+  const margins = page.getByRole('region', { name: 'Margins: board and grid' });
+  const add = async (list: string, rows: readonly Record<string, string>[]) => {
+    for (const [i, row] of rows.entries()) {
+      await board.getByRole('button', { name: `Add to: p${list.slice(1)}` }).click();
+      await fill(board.getByRole('group', { name: `${list}, ${i + 1}`, exact: true }), row);
+    }
+  };
+  await add('Points of the main’s curve', [
+    { Current: '1600', 'Opens no sooner than': '900' },
+    { Current: '60000', 'Opens no sooner than': '0.05' },
+  ]);
+  await add(
+    'Points of the curves of the runs’ breakers',
+    ['160', '200', '250'].flatMap((a) => [
+      { Breaker: a, Current: String(2 * Number(a)), 'Cleared no later than': '100' },
+      { Breaker: a, Current: '5000', 'Cleared no later than': '0.02' },
+    ]),
+  );
+  await board.getByRole('button', { name: 'Save the board' }).click();
+  await saved(page);
+  await expect(board.getByRole('img', { name: /^Time over current: the main.*160, 200, 250 A/ })).toBeVisible();
+  const rule = margins.getByText('A fault on one run leaves the main in');
+  await expect(rule).toBeVisible();
+});

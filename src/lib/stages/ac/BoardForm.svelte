@@ -2,6 +2,7 @@
   import type { Board } from '$core/site/parts';
   import { boardSchema } from '$core/site/parts';
   import { useSite } from '$lib/client/siteState.svelte';
+  import { acOf } from './acOf';
   import { sectionChoices } from './runGroups';
   import { schoolOf } from '$core/conductor/schools';
   import EditForm from '$lib/ui/form/EditForm.svelte';
@@ -53,4 +54,9 @@
         site.apply({ kind: 'board', board: { ...site.design.board, ...(value as Omit<Board, 'position'>) } })}
     />
   {/key}
+  {#if site.design.board.mainCurve.length > 1 && site.design.board.branchCurves.length > 1}
+    {#await import('./TripCurves.svelte') then { default: TripCurves }}
+      <TripCurves board={site.design.board} faultA={acOf(site).board.supply.gridA.value} />
+    {/await}
+  {/if}
 </section>
