@@ -13,6 +13,7 @@ import { Crew, INSTRUMENTS } from '../src/core/testing/crew';
 import { lineOf } from '../src/core/site/line';
 import { withChainNumbered } from '../src/core/links/edits';
 import { UNKNOWN_LINE } from '../src/core/links/line/busLine';
+import { NO_OTHER_WAYS } from '../src/core/links/otherWays';
 import { newDevice } from '../src/core/links/part';
 import { withInverter, withInverterType, withModuleType, withPlane } from '../src/core/testing/edits';
 import { withHung, withWall } from '../src/core/mounting/edits';
@@ -642,7 +643,10 @@ function iceRink(): SiteDesign {
   const serials = d.chain.devices.map((c) => `${c.label}-26${Math.floor(1000 + 9000 * plates())}`);
   const units = d.chain.devices.map((c, i) => ({ ...c, serial: serials[i] ?? null }));
   const devices = [logger, ...units, meter].map((c) => ({ ...c, stubM: 0 }));
-  return withChainNumbered({ ...d, chain: { bitRate: 9600, devices, line: BUS_PAIR, poll: POLL } });
+  return withChainNumbered({
+    ...d,
+    chain: { bitRate: 9600, devices, line: BUS_PAIR, poll: POLL, otherWays: NO_OTHER_WAYS },
+  });
 }
 
 /** The long north wall of the machine room: eight units in a row, each with its terminals where the survey has them. */
