@@ -89,6 +89,50 @@ describe('a log that is taken up again', () => {
   });
 });
 
+describe('late mail', () => {
+  const subject = { scope: 'inverter', id: UNIT } as const;
+  it('may belong as far back as its clock is uncertain', () => {
+    const crew = day(700);
+    for (let at = 300; at < 330; at += 3) {
+      const mid = crew.entries[at] as Entry;
+      const others = crew.entries.slice(0, 700);
+      const late = new Crew(design, mid.doneAt, 'slow');
+      const entry = late.add(
+        'happening',
+        subject,
+        { what: 'unit moved', seen: 'slipped' },
+        {
+          minutes: 0,
+          id: '01969a00-0000-7000-8000-0000000fffff',
+          // Ten minutes there and back: it may have been twenty entries earlier or later.
+          device: { roundTripMs: 600_000 },
+        },
+      );
+      const before = work(others);
+      expect(stateOf(work([...others, entry], before)), `at ${at}`).toEqual(stateOf(work([...others, entry])));
+    }
+  });
+  it('that belongs between the work of a device moves what came after it there, whatever its clock said', () => {
+    const crew = day(700);
+    // A phone whose clock went back in the middle: what it did third is stamped before its second.
+    const stamped = (seconds: number) =>
+      new Date(Date.parse(crew.entries[0]?.doneAt as string) + 1000 * seconds).toISOString();
+    const all = Array.from({ length: 12 }, (_, i) =>
+      crew.tick('I-MOUNT', UNIT, i % 2 ? 'pass' : 'fail', {
+        device: { id: 'odd' },
+        doneAt: stamped(9000 + 40 * (i % 3) + i),
+      }),
+    );
+    const others = crew.entries.filter((e) => !all.includes(e));
+    for (let missing = 0; missing < all.length; missing++) {
+      const rest = all.filter((_, i) => i !== missing);
+      const before = work([...others, ...rest]);
+      const log = [...others, ...rest, all[missing] as Entry];
+      expect(stateOf(work(log, before)), `without ${missing}`).toEqual(stateOf(work(log)));
+    }
+  });
+});
+
 describe('midnights', () => {
   it('behind which nothing new lapses are not gone through again', () => {
     const crew = day(300);
@@ -131,6 +175,71 @@ describe('an order that clocks leave open', () => {
     const after = work(crew.entries, open);
     expect(after.replay.states).toHaveLength(2);
     expect(stateOf(after)).toEqual(stateOf(work(crew.entries)));
+  });
+  it('keeps the order that each device gives its own work', () => {
+    // One phone fails and then passes; another reports an opened earth at the same moment: it comes before, between or behind, and they never turn.
+    const mounted = () => {
+      const crew = new Crew(design, '2026-05-04T06:00:00+02:00');
+      crew.site();
+      for (const gate of ['I-MOUNT', 'I-PE'] as const) crew.prove(gate, UNIT);
+      return crew;
+    };
+    const crew = mounted();
+    const subject = { scope: 'inverter', id: UNIT } as const;
+    crew.add('happening', subject, { what: 'earth opened', seen: 'clamp off' }, { device: { id: 'p2' } });
+    crew.tick('I-PE', UNIT, 'fail', beside('p3'));
+    crew.prove('I-PE', UNIT, beside('p3'));
+    expect(look(crew.entries).gate('I-PE', UNIT)?.state).toBe('stale');
+    // The other way round the failure stands last in every order.
+    const turned = mounted();
+    turned.add('happening', subject, { what: 'earth opened', seen: 'clamp off' }, { device: { id: 'p2' } });
+    turned.prove('I-PE', UNIT, beside('p3'));
+    turned.tick('I-PE', UNIT, 'fail', beside('p3'));
+    expect(look(turned.entries).gate('I-PE', UNIT)?.state).toBe('failed');
+  });
+  it('takes along what a device did before the work that is in question', () => {
+    const crew = new Crew(design, '2026-05-04T06:00:00+02:00');
+    crew.site();
+    crew.unit(UNIT);
+    // Anew from the landing on: a string is told of on one phone, and on another it fails its test, and then is landed.
+    const [first, second] = design.strings.filter((s) => s.place?.inverterId === UNIT).map((s) => s.id) as [
+      string,
+      string,
+    ];
+    const before = crew.entries.findIndex((e) => e.kind === 'landing');
+    const entries = crew.entries.slice(0, before);
+    const from = crew.entries.length;
+    crew.tick('D-ID', first, 'pass', { device: { id: 'p2' } });
+    crew.tick('D-VOC', second, 'fail', beside('p3'));
+    const landed = crew.prove('I-DCLAND', UNIT, beside('p3'));
+    const e = look([...entries, ...crew.entries.slice(from)]);
+    expect(e.gate('I-DCLAND', UNIT)?.state).toBe('locked');
+    expect(e.notes.get(landed.id)).toBe(`Not closed when it was made: D-VOC@${second}.`);
+  });
+  it('is kept in so many states at most: past that one of them stands, with open what they differ in', () => {
+    const told = (count: number) => {
+      const crew = day(20);
+      for (const id of strings) crew.prove('D-ID', id);
+      for (const id of strings.slice(0, count)) {
+        crew.tick('D-ID', id, 'fail', { device: { id: `a-${id}` } });
+        crew.tick('D-ID', id, 'pass', beside(`b-${id}`));
+      }
+      const closed = strings.filter((id) => look(crew.entries).closed('D-ID', id)).length;
+      return [work(crew.entries).replay.states.length, closed];
+    };
+    expect(told(6)).toEqual([64, strings.length - 6]);
+    expect(told(7)).toEqual([1, strings.length - 7]);
+  });
+  it('of more orders than can be tried leaves a unit live that may have been switched on last', () => {
+    const crew = new Crew(design, '2026-05-04T06:00:00+02:00');
+    crew.site();
+    crew.unit(UNIT);
+    crew.step(UNIT, '1', 'LOCKED_OFF');
+    const near = (id: string) => ({ device: { id }, minutes: 0.001 });
+    crew.step(UNIT, '1', 'AC_CLOSED', { device: { id: 'r0' } });
+    for (let n = 0; n < 13; n++) crew.tick('I-PE', UNIT, n % 2 ? 'pass' : 'fail', near(`r${n + 1}`));
+    crew.add('happening', { scope: 'inverter', id: UNIT }, { what: 'unit replaced', seen: 'burnt' }, near('s'));
+    expect(look(crew.entries).unit(UNIT)).toMatchObject({ switchOff: true, run: { live: true } });
   });
   it('of more orders than can be tried is given up: what it touches is open, and the rest stands', () => {
     const crew = day(20);
