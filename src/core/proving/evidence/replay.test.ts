@@ -93,7 +93,8 @@ describe('late mail', () => {
   const subject = { scope: 'inverter', id: UNIT } as const;
   it('may belong as far back as its clock is uncertain', () => {
     const crew = day(700);
-    for (let at = 300; at < 330; at += 3) {
+    // Around a place that the replay is taken up from: so far back it lies a multiple of 128 from the beginning.
+    for (let at = 364; at < 404; at += 4) {
       const mid = crew.entries[at] as Entry;
       const others = crew.entries.slice(0, 700);
       const late = new Crew(design, mid.doneAt, 'slow');
@@ -114,13 +115,12 @@ describe('late mail', () => {
   });
   it('that belongs between the work of a device moves what came after it there, whatever its clock said', () => {
     const crew = day(700);
-    // A phone whose clock went back in the middle: what it did third is stamped before its second.
-    const stamped = (seconds: number) =>
-      new Date(Date.parse(crew.entries[0]?.doneAt as string) + 1000 * seconds).toISOString();
+    // A phone that runs through hours of the others' work, now and then a hundred minutes ahead of itself.
+    const begun = Date.parse(crew.entries[0]?.doneAt as string);
     const all = Array.from({ length: 12 }, (_, i) =>
       crew.tick('I-MOUNT', UNIT, i % 2 ? 'pass' : 'fail', {
         device: { id: 'odd' },
-        doneAt: stamped(9000 + 40 * (i % 3) + i),
+        doneAt: new Date(begun + 1000 * (3000 + 1200 * i + (i % 4 === 1 ? 6000 : 0))).toISOString(),
       }),
     );
     const others = crew.entries.filter((e) => !all.includes(e));
