@@ -52,7 +52,7 @@ function copyOfCore() {
   );
   writeFileSync(
     path.join(WHERE, 'vitest.config.mjs'),
-    `export default { test: { include: ${JSON.stringify(TESTS)}, exclude: ${JSON.stringify(LONG)}, env: { RANDOM_RUNS: '${RANDOM_RUNS}' } } };\n`,
+    `export default { test: { include: ${JSON.stringify(TESTS)}, exclude: ${JSON.stringify(LONG)}, testTimeout: 120_000, env: { RANDOM_RUNS: '${RANDOM_RUNS}' } } };\n`,
   );
   writeFileSync(
     path.join(WHERE, 'stryker.config.json'),

@@ -92,11 +92,11 @@ describe('a log that is taken up again', () => {
 describe('late mail', () => {
   const subject = { scope: 'inverter', id: UNIT } as const;
   it('may belong as far back as its clock is uncertain', () => {
-    const crew = day(700);
+    const crew = day(500);
     // Around a place that the replay is taken up from: so far back it lies a multiple of 128 from the beginning.
-    for (let at = 364; at < 404; at += 4) {
+    for (let at = 364; at < 404; at += 8) {
       const mid = crew.entries[at] as Entry;
-      const others = crew.entries.slice(0, 700);
+      const others = crew.entries.slice(0, 500);
       const late = new Crew(design, mid.doneAt, 'slow');
       const entry = late.add(
         'happening',
@@ -114,20 +114,25 @@ describe('late mail', () => {
     }
   });
   it('that belongs between the work of a device moves what came after it there, whatever its clock said', () => {
-    const crew = day(700);
-    // A phone that runs through hours of the others' work, now and then a hundred minutes ahead of itself.
+    const crew = new Crew(design, '2026-05-04T06:00:00+02:00');
+    crew.site();
+    while (crew.entries.length < 500)
+      crew.tick('I-MOUNT', OTHER, crew.entries.length % 3 ? 'pass' : 'fail', { minutes: 0.5 });
+    // A phone that runs through hours of the others' work; one entry comes late, stamped eighty minutes ahead of itself.
     const begun = Date.parse(crew.entries[0]?.doneAt as string);
     const all = Array.from({ length: 12 }, (_, i) =>
-      crew.tick('I-MOUNT', UNIT, i % 2 ? 'pass' : 'fail', {
+      crew.tick('I-MOUNT', UNIT, i % 4 === 1 ? 'pass' : 'fail', {
         device: { id: 'odd' },
-        doneAt: new Date(begun + 1000 * (3000 + 1200 * i + (i % 4 === 1 ? 6000 : 0))).toISOString(),
+        doneAt: new Date(begun + 1000 * (3000 + 1000 * i)).toISOString(),
       }),
     );
     const others = crew.entries.filter((e) => !all.includes(e));
     for (let missing = 0; missing < all.length; missing++) {
       const rest = all.filter((_, i) => i !== missing);
       const before = work([...others, ...rest]);
-      const log = [...others, ...rest, all[missing] as Entry];
+      const late = all[missing] as Entry;
+      const ahead = new Date(Date.parse(late.doneAt) + 5_000_000).toISOString();
+      const log = [...others, ...rest, { ...late, doneAt: ahead }];
       expect(stateOf(work(log, before)), `without ${missing}`).toEqual(stateOf(work(log)));
     }
   });
