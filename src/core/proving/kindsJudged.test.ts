@@ -218,6 +218,7 @@ describe('insulation', () => {
       (crew) => crew.add('happening', UNIT, { what: 'cover opened', seen: 'to look' }),
     ],
     ['the gate failed by hand', null, (crew) => crew.tick('D-IR', STRING.id, 'fail')],
+    ['the gate ticked as passed by hand', 'pass', (crew) => crew.tick('D-IR', STRING.id, 'pass')],
     ['another gate failed by hand', 'pass', (crew) => crew.tick('D-ID', STRING.id, 'fail')],
     ['the same gate of another string failed', 'pass', (crew) => crew.tick('D-IR', OTHER.id, 'fail')],
     ['a helper who reads it low', null, (crew) => partRead(crew, 1, { values: { megohm: 0.2 }, ...HELPER })],
@@ -229,6 +230,16 @@ describe('insulation', () => {
     const last = partRead(crew, 2);
     const releases = [{ letter: 'A', atMs: 0, design: twoUnits }];
     expect(evidence({ releases, entries: crew.entries }, crew.nowMs).judgement(last).says[0]?.result).toBe(result);
+  });
+  it('of a split section is closed by its last part, not by one that another came after', () => {
+    const crew = new Crew(twoUnits);
+    const first = partRead(crew, 1);
+    const last = partRead(crew, 2);
+    crew.add('happening', STRING, { what: 'string re-made', seen: 'plug' });
+    const releases = [{ letter: 'A', atMs: 0, design: twoUnits }];
+    const e = evidence({ releases, entries: crew.entries }, crew.nowMs);
+    // What happens behind the last part makes the gate stale, and changes nothing of what was read.
+    expect([first, last].map((part) => e.judgement(part).says[0]?.result)).toEqual([null, 'pass']);
   });
   it('of a split section is as good as its worst part, and proves nothing by one that a helper read', () => {
     const by = (over: Over) => {
