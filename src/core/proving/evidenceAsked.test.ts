@@ -78,6 +78,11 @@ describe('entries', () => {
 
 describe('where the clocks leave the order open', () => {
   const device = (id: string) => ({ device: { id } });
+  /** Devices are walked by their names: both ways round. */
+  const EITHER = [
+    ['p2', 'p3'],
+    ['p3', 'p2'],
+  ] as const;
   const beside = { device: { id: 'p3' }, minutes: 0.01 };
   it('a unit that was stopped in one order of the work is shown as stopped', () => {
     const crew = new Crew(design);
@@ -90,10 +95,7 @@ describe('where the clocks leave the order open', () => {
     expect(run.done.map((d) => d.state)).toEqual(['LOCKED_OFF']);
   });
   it('it is shown so whichever of the orders is tried first', () => {
-    for (const [step, fail] of [
-      ['p2', 'p3'],
-      ['p3', 'p2'],
-    ] as const) {
+    for (const [step, fail] of EITHER) {
       const crew = new Crew(design);
       crew.site();
       crew.unit(UNIT);
@@ -103,10 +105,7 @@ describe('where the clocks leave the order open', () => {
     }
   });
   it('an order that is over in one of them and stopped in another goes no further, and says why', () => {
-    for (const [last, fail] of [
-      ['p2', 'p3'],
-      ['p3', 'p2'],
-    ] as const) {
+    for (const [last, fail] of EITHER) {
       const crew = new Crew(design);
       crew.site();
       crew.unit(UNIT);
