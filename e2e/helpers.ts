@@ -85,7 +85,13 @@ export async function confirmStep(
   }
   await order.getByLabel('What was seen').fill(seen);
   await order.getByRole('button', { name: 'Done: confirm this step' }).click();
-  await expect(order.getByText(action, { exact: true })).toBeHidden();
+  const open = order.getByText(action, { exact: true });
+  await expect(open)
+    .toBeHidden()
+    .catch(async (cause: unknown) => {
+      const said = await page.getByRole('alert').allInnerTexts();
+      throw new Error(`“${action}” was not confirmed; the page says: ${said.join(' | ') || 'nothing'}`, { cause });
+    });
 }
 
 const typed = (values: Record<string, string>) => (order: Locator) => fill(order, values);

@@ -3,15 +3,16 @@ import type { Memo } from '../kernel/memo';
 import { ask } from '../kernel/rule';
 import type { OtherWays } from './otherWays';
 import type { LinksDesign } from './part';
-import type { ChainResult } from './results';
+import type { BusResult } from './results';
 import { LINKS_RULES as RULES } from './rules';
+import { isUnit } from './segments';
 
 const chainSubject = (path: string, id?: string): Subject => ({ element: 'chain', path, ...(id ? { id } : {}) });
 
 /** Every check of the RS-485 buses, and of the ways beside them. Empty while the site has neither. */
 export function assessLinks(
   { chain: { otherWays } }: LinksDesign,
-  results: readonly ChainResult[],
+  results: readonly BusResult[],
   memo: Memo,
 ): readonly (readonly Check[])[] {
   const several = results.length > 1;
@@ -31,11 +32,10 @@ const wayChecks = ({ ethernet, radio, carriers, servicePorts }: OtherWays): Chec
 ];
 
 /** `of`: which chain, in words, where there are several. */
-function chainChecks(result: ChainResult, of: string): Check[] {
-  const { devices } = result.chain;
-  const whole = chainSubject(`whole chain${of}`);
+function chainChecks({ whole, segments }: BusResult, of: string): Check[] {
+  const { devices } = whole.chain;
   if (devices.length === 0) return [];
-  const addressed = devices.filter((d) => d.kind !== 'logger');
+  const addressed = devices.filter(isUnit);
   return [
     ...addressed.flatMap((device) =>
       ask(
@@ -44,9 +44,13 @@ function chainChecks(result: ChainResult, of: string): Check[] {
         chainSubject(device.label, device.id),
       ),
     ),
-    ...ask(RULES.ends, result, chainSubject(`chain ends${of}`)),
-    ...ask(RULES.chain, result, whole),
-    ...ask(RULES.line, result, whole),
-    ...ask(RULES.poll, result, whole),
+    ...ask(RULES.bus, whole, chainSubject(`whole chain${of}`)),
+    ...segments.flatMap((s) => {
+      const pair = s.segment === null ? null : `segment ${s.segment}${of}`;
+      return [
+        ...ask(RULES.ends, s, chainSubject(pair === null ? `chain ends${of}` : `ends of ${pair}`)),
+        ...[RULES.chain, RULES.line].flatMap((rules) => ask(rules, s, chainSubject(pair ?? `whole chain${of}`))),
+      ];
+    }),
   ];
 }

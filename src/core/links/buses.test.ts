@@ -109,18 +109,18 @@ describe('each bus', () => {
       const alone = onBus(d, bus);
       const { lengthM, loads, unitLoads, budget } = chainResult(alone, bus);
       const { hopOhm, terminators, idle } = budget;
-      expect(linksResults(d)[bus - 1]).toMatchObject({
+      expect(linksResults(d)[bus - 1]?.whole).toMatchObject({
         lengthM,
         loads,
         unitLoads,
         budget: { hopOhm, terminators, idle },
       });
-      expect(linksResults(d)[bus - 1]?.budget.worst.value?.volt).toBe(budget.worst.value?.volt);
+      expect(linksResults(d)[bus - 1]?.whole.budget.worst.value?.volt).toBe(budget.worst.value?.volt);
       expect(siteDesignSchema.safeParse(alone).success).toBe(true);
     }
     const [one, two] = linksResults(d);
     // Logger to the first unit, then two hops of three metres; the second bus begins nine metres further.
-    expect(one?.lengthM.value).toBeLessThan(two?.lengthM.value ?? 0);
+    expect(one?.whole.lengthM.value).toBeLessThan(two?.whole.lengthM.value ?? 0);
   });
   it('has its own hops: none leads from one to the other', () => {
     const of = new Map(d.chain.devices.map((c) => [c.id, c.bus]));
@@ -171,7 +171,7 @@ describe('each bus', () => {
   });
   it('is the first, and empty, where a site has no chain', () => {
     expect(busesOf(withDevices(d, []).chain)).toEqual([FIRST_BUS]);
-    expect(linksResults(withDevices(d, [])).map((r) => [r.bus, r.hops.length])).toEqual([[FIRST_BUS, 0]]);
+    expect(linksResults(withDevices(d, [])).map((r) => [r.bus, r.whole.hops.length])).toEqual([[FIRST_BUS, 0]]);
   });
 });
 
@@ -184,7 +184,7 @@ describe('a split that was taken', () => {
     expect(split?.binds).toEqual(['poll']);
     const taken = withBuses(before, split?.buses.map((b) => b.ids) ?? []);
     expect(busesOf(taken.chain)).toHaveLength(split?.buses.length ?? 0);
-    expect(linksResults(taken).reduce((sum, r) => sum + (r.lengthM.value ?? NaN), 0)).toBeCloseTo(
+    expect(linksResults(taken).reduce((sum, r) => sum + (r.whole.lengthM.value ?? NaN), 0)).toBeCloseTo(
       split?.lengthM ?? NaN,
       9,
     );

@@ -10,7 +10,7 @@ import { chainOrder } from './order/chainOrder';
 import { splitChain } from './order/splitChain';
 import { onBus } from './edits';
 import { chainDeviceSchema, linksFlaws, linksShape } from './part';
-import { chainResult, linksResults } from './results';
+import { busResult, linksResults, segmentOf } from './results';
 import { BINDS } from './timing/fewestBuses';
 import { chainScope } from './wave/chainScope';
 import { faultCasesSchema } from './wave/faultCase';
@@ -20,6 +20,12 @@ import { HEARD } from './wave/heard';
 const API_KICKS = 100;
 
 const { bus } = chainDeviceSchema.shape;
+const segment = z
+  .number()
+  .int()
+  .min(1)
+  .default(1)
+  .meta({ description: 'Which pair of the bus, counted at its repeaters' });
 
 /** What the chain computes without a stored site. */
 export const calculations = {
@@ -32,7 +38,7 @@ export const calculations = {
   }),
   'bus-scope': calculation({
     summary: 'What every device of the chain of a design hears, wired as planned or with faults',
-    input: z.object({ design: documentSchema(linksShape, linksFlaws), bus, faults: faultCasesSchema }),
+    input: z.object({ design: documentSchema(linksShape, linksFlaws), bus, segment, faults: faultCasesSchema }),
     output: z.object({
       verdict: z.enum(HEARD),
       passesTo: figure('bit/s', 'Highest rate up to which all pass; null: none').nullable(),
@@ -50,8 +56,8 @@ export const calculations = {
       ),
     }),
     long: true,
-    run: ({ design, bus: on, faults }) => {
-      const found = chainScope(chainResult(design, on), faults);
+    run: ({ design, bus: on, segment: nth, faults }) => {
+      const found = chainScope(segmentOf(busResult(design, on), nth), faults);
       if (found.value === null) throw new RangeError(`Not known: ${found.missing.join(', ')}`);
       const { verdict, passesTo, broken, channels } = found.value;
       return {

@@ -9,6 +9,7 @@ import { placeOf } from './chain';
 import { busLineSchema } from './line/busLine';
 import { otherWaysSchema } from './otherWays';
 import { chainDeviceSchema, chainSchema } from './part';
+import { isRepeater, isUnit } from './segments';
 import { pollPlanSchema } from './timing/pollPlan';
 
 /** The chain with other devices. */
@@ -42,6 +43,14 @@ export const onBus = <D extends LinksDesign>(d: D, bus: number): D => withOnly(d
 /** Where meters that have no address yet are put: above the inverters (common practice). */
 const METERS_FROM = 100;
 
+/** Devices of one bus, terminated at both ends of each of its pairs and nowhere else. */
+const terminatedAlong = (devices: readonly ChainDevice[]): ChainDevice[] =>
+  devices.map((c, i) => ({
+    ...c,
+    terminated: i === 0 || i === devices.length - 1 || isRepeater(c),
+    terminatedBeyond: isRepeater(c),
+  }));
+
 /** The next address at or above one that nobody has; taken with that. Null when the line is full. */
 function nextFree(taken: Set<number>, from: number): number | null {
   for (let address = from; address <= LAST_ADDRESS; address++) {
@@ -64,14 +73,13 @@ export function withChainNumbered<D extends LinksDesign>(d: D): D {
 }
 
 function numbered(devices: readonly ChainDevice[]): ChainDevice[] {
-  const last = devices.length - 1;
   const taken = new Set(devices.flatMap((c) => (c.kind === 'meter' && c.address !== null ? [c.address] : [])));
   const inverters = new Map(
     devices.flatMap((c) => (c.kind === 'inverter' ? [[c.id, nextFree(taken, 1)] as const] : [])),
   );
   const addressOf = (c: ChainDevice) =>
-    c.kind === 'logger' ? null : (inverters.get(c.id) ?? c.address ?? nextFree(taken, METERS_FROM));
-  return devices.map((c, i) => ({ ...c, address: addressOf(c), terminated: i === 0 || i === last }));
+    isUnit(c) ? (inverters.get(c.id) ?? c.address ?? nextFree(taken, METERS_FROM)) : null;
+  return terminatedAlong(devices.map((c) => ({ ...c, address: addressOf(c) })));
 }
 
 /** The same logger on one more bus, at a port of its own; `taken`: ids that stand already, to which its own is added. */
@@ -87,8 +95,8 @@ function portOf(logger: ChainDevice, bus: number, taken: Set<string>): ChainDevi
 
 /**
  * Units over buses: on each those of the ids given, in that order, terminated at both ends and nowhere else. A logger leads each: those that are
- * there in their order, then further ports of the first; one more than there are buses goes. Without a logger, and for devices that are not named,
- * all stays as it is.
+ * there in their order, then further ports of the first; one more than there are buses goes, and so does a repeater that is not named. Without a
+ * logger, and for other devices that are not named, all stays as it is.
  */
 export function withBuses<D extends LinksDesign>(d: D, buses: readonly (readonly string[])[]): D {
   const byId = new Map(d.chain.devices.map((c) => [c.id, c]));
@@ -97,13 +105,13 @@ export function withBuses<D extends LinksDesign>(d: D, buses: readonly (readonly
   const [first] = loggers;
   const named = buses.map((ids) => ids.flatMap((id) => byId.get(id) ?? []).filter((c) => c.kind !== 'logger'));
   const placed = new Set(named.flat());
-  if (!first || d.chain.devices.some((c) => c.kind !== 'logger' && !placed.has(c))) return d;
+  if (!first || d.chain.devices.some((c) => isUnit(c) && !placed.has(c))) return d;
   return withOnly(
     d,
     named.flatMap((units, i) => {
       const bus = i + 1;
       const line = [loggers[i] ?? portOf(first, bus, taken), ...units];
-      return line.map((c, at) => ({ ...c, bus, terminated: at === 0 || at === line.length - 1 }));
+      return terminatedAlong(line.map((c) => ({ ...c, bus })));
     }),
   );
 }

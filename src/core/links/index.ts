@@ -31,5 +31,5 @@ export const links = discipline({
     memo.keep('links/results', [d.chain, d.inverters, d.plan, d.equipment.inverters], () => linksResults(d)),
   assess: assessLinks,
   rules: Object.values(LINKS_RULES).flat(),
-  version: 6,
+  version: 7,
 });

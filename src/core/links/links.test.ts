@@ -15,6 +15,7 @@ import { hopCableM, lengthLimitM } from './chain';
 import { FIRST_BUS } from './buses';
 import { chainResult } from './results';
 import { LINKS_RULES } from './rules';
+import { POLL_CYCLE } from './rules/bus/cycle';
 import { linksFlaws, newDevice } from './part';
 import { traySchema } from '../site/plan';
 import { wayM } from '../site/position';
@@ -112,7 +113,7 @@ describe('numbering', () => {
 
 describe('chain rules (TIA/EIA-485-A; Modbus over Serial Line V1.02)', () => {
   it('hold when numbered along the chain with both ends terminated', () => {
-    const unsaid = [...LINKS_RULES.line, ...LINKS_RULES.poll].map((r) => r.id);
+    const unsaid = [...LINKS_RULES.line, POLL_CYCLE].map((r) => r.id);
     const judged = checksOf('links', site).filter((c) => !unsaid.includes(c.id));
     expect(new Set(judged.map((c) => c.verdict))).toEqual(new Set(['holds']));
   });
@@ -149,7 +150,7 @@ describe('chain rules (TIA/EIA-485-A; Modbus over Serial Line V1.02)', () => {
     ).toMatchObject({ value: 33, verdict: 'stop' });
   });
   it('leave what the pair carries unknown while nobody said what it is made of', () => {
-    for (const { id } of [...LINKS_RULES.line, ...LINKS_RULES.poll])
+    for (const { id } of [...LINKS_RULES.line, POLL_CYCLE])
       expect(check(site, id)[0], id).toMatchObject({ verdict: 'unknown', value: null });
   });
   it('follow a tray of the plan that is moved, by what was kept as well', () => {

@@ -15,7 +15,7 @@ import { UNKNOWN_POLL, pollPlanSchema } from './timing/pollPlan';
 
 export const chainDeviceSchema = z.object({
   id: partId,
-  kind: z.enum(['logger', 'inverter', 'meter']),
+  kind: z.enum(['logger', 'inverter', 'meter', 'repeater']),
   label: partName,
   /** Each bus is a pair of its own, with its own port of a logger. */
   bus: z
@@ -29,7 +29,7 @@ export const chainDeviceSchema = z.object({
   /** Null: still at the address it shipped with. A logger has none. */
   address: z.number().int().min(1, 'Addresses run from 1 to 247.').max(247, 'Addresses run from 1 to 247.').nullable(),
   terminated: z.boolean(),
-  unitLoads: quantity(0.03125, 4, 'unit loads', 'Unit loads of a logger or meter').nullable(),
+  unitLoads: quantity(0.03125, 4, 'unit loads', 'Unit loads of a logger, meter or side of a repeater').nullable(),
   position: positionSchema.nullable(),
   /** The logger that it is a further port of, and stands where that does. */
   portOf: partId.nullable().default(null),
@@ -49,6 +49,9 @@ export const chainDeviceSchema = z.object({
     .meta({ description: 'Serial number' }),
   /** Whether a logger may stand inside the chain: its own terminator can be taken out. Null: nobody looked. */
   terminatorOut: z.boolean().nullable().default(null).meta({ description: 'Its terminator can be turned off' }),
+  /** Of a repeater, towards the devices behind it: its terminator there, and whether it biases that pair (null: nobody said). */
+  terminatedBeyond: z.boolean().default(false),
+  biasedBeyond: z.boolean().nullable().default(null).meta({ description: 'It biases the pair behind it' }),
   /** Branch from the chain to the device; 0: landed in–out. */
   stubM: quantity(0, 500, 'm', 'Stub off the chain, 0 if landed in–out').nullable().default(null),
 });
@@ -97,6 +100,8 @@ export const newDevice = (id: string, kind: ChainDevice['kind'], label: string):
   hopFromId: null,
   serial: null,
   terminatorOut: null,
+  terminatedBeyond: false,
+  biasedBeyond: null,
   stubM: null,
 });
 

@@ -26,9 +26,7 @@ export const busReading = (over: Partial<BusReading> = {}): BusReading => ({
     { label: 'INV-01', share: 1 },
     { label: 'INV-02', share: 0.99 },
   ],
-  pairOhm: 64,
-  expectedOhm: known(64),
-  means: 'As planned: 64.0 Ω.',
+  pairs: [{ at: 'the first device', pairOhm: 64, expectedOhm: known(64), means: 'As planned: 64.0 Ω.' }],
   groundV: 0.3,
   ...over,
 });

@@ -16,7 +16,7 @@ import { stepsOf } from '../proving/tables/energiseOrders';
 import { plannedOf } from '../links/field/planned';
 import { meterSheet } from '../links/line/meterSheet';
 import { FIRST_BUS, devicesOn } from '../links/buses';
-import { chainResult } from '../links/results';
+import { busResult } from '../links/results';
 import { lineOf } from '../site/line';
 import { gridCodeOf } from '../site/gridCodes';
 
@@ -107,7 +107,10 @@ const earthValues = (design: SiteDesign, subject: EntrySubject) => {
 
 /** A scan of one bus that went as planned. */
 export function healthyScan(design: SiteDesign, bus: number) {
-  const sheet = meterSheet(chainResult(design, bus)).value;
+  const [pair, ...behind] = busResult(design, bus).segments.map((s) => ({
+    repeaterId: s.chain.devices[0]?.id ?? '',
+    pairOhm: Math.round(10 * (meterSheet(s).value?.rows[0]?.bothOhm ?? 60)) / 10,
+  }));
   return {
     from: 'over the bus',
     bitRate: design.chain.bitRate ?? 9600,
@@ -117,7 +120,8 @@ export function healthyScan(design: SiteDesign, bus: number) {
       serials: serial === null ? [] : [serial],
       good: 100,
     })),
-    pairOhm: Math.round(10 * (sheet?.rows[0]?.bothOhm ?? 60)) / 10,
+    pairOhm: pair?.pairOhm ?? 60,
+    ...(behind.length ? { beyond: behind } : {}),
     groundV: 0.2,
   };
 }

@@ -1,4 +1,6 @@
 import type { OtherWays } from '../links/otherWays';
+import type { ChainDevice } from '../links/part';
+import { newDevice } from '../links/part';
 import type { AcRun } from '../ac/part';
 import { newSegment } from '../ac/planSegments';
 import { schoolOf } from '../conductor/schools';
@@ -428,15 +430,38 @@ export function randomDesign(seed: number, most?: Size): SiteDesign {
         retries: maybe(one([0, 2])),
         characterBits: maybe(one([10, 11] as const)),
       },
-      devices: d.chain.devices.map((c, i) => ({
-        ...c,
-        bus: i < secondFrom ? 1 : 2,
-        terminatorOut: maybe(next() < 0.7),
-        stubM: maybe(one([0, 0, 0, 0.3, 2])),
-        hopFromId: c.hopM === null ? null : next() < 0.8 ? (ids[i - 1] ?? null) : (ids[i + 1] ?? null),
-      })),
+      devices: withRepeater(
+        seed,
+        d.chain.devices.map((c, i) => ({
+          ...c,
+          bus: i < secondFrom ? 1 : 2,
+          terminatorOut: maybe(next() < 0.7),
+          stubM: maybe(one([0, 0, 0, 0.3, 2])),
+          hopFromId: c.hopM === null ? null : next() < 0.8 ? (ids[i - 1] ?? null) : (ids[i + 1] ?? null),
+        })),
+      ),
     },
   };
+}
+
+/** The devices of a chain, some with a repeater between two of them, by a chance of its own. */
+function withRepeater(seed: number, devices: ChainDevice[]): ChainDevice[] {
+  const next = generator(seed + 4_000_003);
+  const maybe = <T>(value: T): T | null => (next() < 0.08 ? null : value);
+  const before = devices[Math.floor(next() * (devices.length - 1))];
+  if (!before || devices.length < 3 || next() < 0.7) return devices;
+  const repeater: ChainDevice = {
+    ...newDevice('dev-rpt', 'repeater', 'RPT'),
+    bus: before.bus,
+    unitLoads: maybe(1),
+    terminated: next() < 0.9,
+    terminatedBeyond: next() < 0.9,
+    biasedBeyond: maybe(next() < 0.7),
+    stubM: maybe(0),
+    hopM: maybe(20),
+    hopFromId: before.id,
+  };
+  return devices.flatMap((d) => (d === before ? [d, repeater] : [d]));
 }
 
 /** Ways beside the bus, by a chance of their own. */

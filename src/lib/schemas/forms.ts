@@ -65,7 +65,16 @@ export const wallFromForm = (id: string, { xM, yM, zM, ...w }: z.infer<typeof wa
 });
 
 export const chainDeviceForm = chainDeviceSchema
-  .omit({ id: true, kind: true, inverterId: true, position: true, portOf: true, terminated: true, hopFromId: true })
+  .omit({
+    id: true,
+    kind: true,
+    inverterId: true,
+    position: true,
+    portOf: true,
+    terminated: true,
+    terminatedBeyond: true,
+    hopFromId: true,
+  })
   .extend(coordinates);
 /** A device beside the one before it: a route measured to another device is none here. */
 export const chainDeviceToForm = (
@@ -75,6 +84,7 @@ export const chainDeviceToForm = (
     inverterId: _i,
     portOf: _p,
     terminated: _t,
+    terminatedBeyond: _b,
     position,
     hopM: _h,
     hopFromId: _f,

@@ -11,8 +11,7 @@ import type { ChainOrder, Ends } from '$core/links/order/chainOrder';
 import { chainOrder } from '$core/links/order/chainOrder';
 import type { SplitChain } from '$core/links/order/splitChain';
 import { splitChain } from '$core/links/order/splitChain';
-import { busesOf } from '$core/links/buses';
-import { chainResult } from '$core/links/results';
+import { busResult, segmentOf } from '$core/links/results';
 import type { ChainScope } from '$core/links/wave/chainScope';
 import { chainScope } from '$core/links/wave/chainScope';
 import type { FaultCase } from '$core/links/wave/faultCase';
@@ -97,9 +96,12 @@ const work = {
     return splitChain(design, { kicks: Infinity, timeLimitS, nowS });
   },
 
-  scope(design: SiteDesign, faults: readonly FaultCase[], onProgress: (share: number) => void): Answer<ChainScope> {
-    const [bus] = busesOf(design.chain);
-    return chainScope(chainResult(design, bus as number), faults, onProgress);
+  scope(
+    design: SiteDesign,
+    { bus, segment, faults }: { bus: number; segment: number; faults: readonly FaultCase[] },
+    onProgress: (share: number) => void,
+  ): Answer<ChainScope> {
+    return chainScope(segmentOf(busResult(design, bus), segment), faults, onProgress);
   },
 
   /** `restV`: the grid at rest to ask for; null as the survey has it. */

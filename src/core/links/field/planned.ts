@@ -1,11 +1,12 @@
 import type { ChainDevice } from '../part';
 import type { Planned } from './compare';
 import { FACTORY_ADDRESS, LAST_ADDRESS } from '../addresses';
+import { isUnit } from '../segments';
 
 /** The units of a bus that have an address, in its order. */
 export const plannedOf = (devices: readonly ChainDevice[]): Planned[] =>
   devices.flatMap((d) =>
-    d.kind !== 'logger' && d.address !== null ? [{ address: d.address, serial: d.serial, label: d.label }] : [],
+    isUnit(d) && d.address !== null ? [{ address: d.address, serial: d.serial, label: d.label }] : [],
   );
 
 /** Addresses in the order in which a scan asks them: the planned ones, then 1, then the others where all are wanted. */

@@ -70,7 +70,7 @@ describe('labels of a chain', () => {
       chain: { ...c.chain, devices: c.chain.devices.map((d) => ({ ...d, bus: i + 1, serial: null })) },
     })) as [ChainResult, ChainResult];
     const labels = chainLabels(two, [one, two]);
-    expect(labels[0]?.lines).toEqual(['address 1, 9600 bit/s', 'terminator on', 'bus 2']);
+    expect(labels[0]?.lines).toEqual(['address 1, 9600 bit/s', 'terminator on', 'RS-485 bus 2']);
     expect(labels.at(-1)?.lines).toEqual(['RS-485 bus 2', '60.0 m']);
     expect([chainName(two, [one, two]), chainName(two, [two])]).toEqual(['RS-485 bus 2', 'RS-485 chain']);
   });

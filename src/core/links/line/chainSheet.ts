@@ -31,6 +31,8 @@ export interface ChainLabel {
 }
 
 const UNKNOWN = 'not known';
+/** In place of an address, where a device has none. */
+const PASSIVE: Partial<Record<ChainDevice['kind'], string>> = { logger: 'asks', repeater: 'repeats' };
 const STEPS = [
   'AC and DC isolated before a bay is opened. Data cable in a power bay insulated for the highest voltage there, or sleeved.',
   'Measure D0 to local earth, AC and DC, before landing the reference: above 4.95 V stop and find the earth fault.',
@@ -69,7 +71,7 @@ export function chainSheet(result: ChainResult, marksOf: (device: ChainDevice) =
         id: d.id,
         place: String(i + 1),
         device: d.label,
-        address: d.kind === 'logger' ? 'asks' : (d.address?.toString() ?? UNKNOWN),
+        address: PASSIVE[d.kind] ?? d.address?.toString() ?? UNKNOWN,
         serial: d.serial ?? '',
         terminator: d.terminated ? 'on' : 'off',
         cable: i === 0 ? '' : said(hops[i - 1]?.cableM ?? null, 'm', 1),
@@ -91,23 +93,25 @@ export const busMarks =
   };
 
 /** What a bus is called on paper: the chain, where it is the only one. */
-export const chainName = ({ bus }: ChainResult, all: readonly ChainResult[]): string =>
-  all.length > 1 ? `RS-485 bus ${bus}` : 'RS-485 chain';
+export const chainName = ({ bus, segment }: ChainResult, all: readonly ChainResult[]): string => {
+  const name = all.some((other) => other.bus !== bus) ? `RS-485 bus ${bus}` : 'RS-485 chain';
+  return segment === null ? name : `${name}, segment ${segment}`;
+};
 
 /** Labels of a bus: one for every device, and one for each end of every piece of cable. */
 export function chainLabels(result: ChainResult, all: readonly ChainResult[]): ChainLabel[] {
   const { hops } = result;
   const { devices, bitRate } = result.chain;
-  const several = all.length > 1;
+  const name = all.length > 1 ? chainName(result, all) : null;
   const ofDevice = devices.map((d): ChainLabel => {
-    const asks = d.kind === 'logger' ? 'asks' : `address ${d.address ?? UNKNOWN}`;
+    const asks = PASSIVE[d.kind] ?? `address ${d.address ?? UNKNOWN}`;
     return {
       on: 'device',
       title: d.label,
       lines: [
         `${asks}${bitRate === null ? '' : `, ${bitRate} bit/s`}`,
         `terminator ${d.terminated ? 'on' : 'off'}`,
-        ...(several ? [`bus ${d.bus}`] : []),
+        ...(name === null ? [] : [name]),
         ...(d.serial === null ? [] : [d.serial]),
       ],
     };
@@ -119,7 +123,7 @@ export function chainLabels(result: ChainResult, all: readonly ChainResult[]): C
     ].map(([here, there]): ChainLabel => ({
       on: 'cable end',
       title: `${here?.label} → ${there?.label}`,
-      lines: [several ? chainName(result, all) : 'RS-485', ...(cableM === null ? [] : [`${fixed(cableM, 1)} m`])],
+      lines: [name ?? 'RS-485', ...(cableM === null ? [] : [`${fixed(cableM, 1)} m`])],
     })),
   );
   return [...ofDevice, ...ofCable];

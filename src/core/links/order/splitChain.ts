@@ -6,6 +6,7 @@ import { withOnly } from '../edits';
 import { askerOf } from '../ends';
 import type { LinksDesign } from '../part';
 import { chainResult } from '../results';
+import { isUnit } from '../segments';
 import type { Binds } from '../timing/fewestBuses';
 import { fewestOf } from '../timing/fewestOf';
 import type { BusSplit } from './busSplit';
@@ -25,13 +26,13 @@ const SEED = 1;
 /** So many buses more are tried where the fewest cannot keep the length. */
 const MORE_MOST = 8;
 
-/** All units on one bus behind whoever asks on the first of them. */
+/** All units on one bus behind whoever asks on the first of them: split over buses that keep their limits, none needs a repeater. */
 function onOne(design: LinksDesign): LinksDesign {
   const { devices } = design.chain;
   const asker = devices[askerOf(design.chain)];
   return withOnly(
     design,
-    devices.filter((d) => d === asker || d.kind !== 'logger').map((d) => ({ ...d, bus: FIRST_BUS })),
+    devices.filter((d) => d === asker || isUnit(d)).map((d) => ({ ...d, bus: FIRST_BUS })),
   );
 }
 

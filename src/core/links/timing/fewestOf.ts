@@ -2,6 +2,7 @@ import type { Answer } from '../../kernel/answer';
 import { known, lacking } from '../../kernel/answer';
 import { askerOf } from '../ends';
 import type { ChainResult } from '../results';
+import { isRepeater } from '../segments';
 import type { Fewest } from './fewestBuses';
 import { fewestBuses } from './fewestBuses';
 import { ROUND_SHARE, roundOf } from './round';
@@ -11,7 +12,7 @@ export function fewestOf({ chain, loads, lengthM, unitLoads }: ChainResult): Ans
   const round = roundOf(chain);
   const missing = [...round.missing, ...lengthM.missing, ...unitLoads.missing];
   const at = askerOf(chain);
-  const units = loads.filter((_, i) => i !== at).map((l) => l ?? NaN);
+  const units = chain.devices.flatMap((d, i) => (i === at || isRepeater(d) ? [] : [loads[i] ?? NaN]));
   if (missing.length || !round.value || !units.length)
     return lacking(...new Set(missing.length ? missing : ['at least two devices']));
   const { unitS, needS, asking } = round.value;

@@ -2,6 +2,7 @@ import type { Answer } from '../../kernel/answer';
 import { given } from '../../kernel/answer';
 import type { Chain } from '../part';
 import { BIT_RATES } from '../bitRates';
+import { isRepeater } from '../segments';
 import type { Asking } from './serialLine';
 import { cycleS, deadUnitS, unitS } from './serialLine';
 
@@ -18,7 +19,10 @@ export interface Round {
 }
 
 /** Units that are asked: all on the chain but the one that asks, logger or lead unit. */
-const askedOf = ({ devices }: Chain) => Math.max(0, devices.length - 1);
+const askedOf = ({ devices }: Chain) => Math.max(0, devices.filter((d) => !isRepeater(d)).length - 1);
+
+/** Both frames of an exchange through every repeater of the bus, each held up by a character at most (common practice), s. */
+const repeatedS = ({ devices }: Chain, characterS: number) => 2 * devices.filter(isRepeater).length * characterS;
 
 /** The round of a chain, or what it lacks. */
 export function roundOf(chain: Chain): Answer<Round> {
@@ -38,7 +42,9 @@ export function roundOf(chain: Chain): Answer<Round> {
       const asking: Asking = {
         bitRate: k['bit rate'],
         characterBits: k['bits of a character'],
-        turnaroundS: k['pause of the units before they answer'] / 1000,
+        turnaroundS:
+          k['pause of the units before they answer'] / 1000 +
+          repeatedS(chain, k['bits of a character'] / k['bit rate']),
         timeoutS: k['wait for an answer'] / 1000,
         retries: k['retries of the logger'],
         gapS: 0,

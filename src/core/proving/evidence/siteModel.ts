@@ -69,6 +69,12 @@ const FACTS: Readonly<Record<Input, (design: SiteDesign, object: string) => unkn
       const device = design.chain.devices.find((d) => d.inverterId === id);
       return [id, device ? [device.bus, device.address] : null];
     }),
+  bitRate: ({ chain }) => chain.bitRate,
+  bus: ({ chain: { bitRate, devices, line } }) => [
+    bitRate,
+    [line.areaMm2, line.terminatorOhm],
+    devices.map((d) => [d.id, d.kind, d.bus, d.address, d.terminated, d.terminatedBeyond]),
+  ],
   hung: (design, object) =>
     units(design, object).map((id) => (lineOf(design).unit(id)?.strings ?? []).map((s) => [s.id, s.place])),
   inverter: (design, object) => lineOf(design).string(object)?.place?.inverterId ?? null,

@@ -1,11 +1,13 @@
 import type { GateId } from './machine';
 
 /** Facts of the design that a proof is judged with. */
-export type Input = 'supply' | 'unitType' | 'place' | 'run' | 'address' | 'hung' | 'inverter' | 'module' | 'dcLimitV';
+export type Input =
+  'supply' | 'unitType' | 'place' | 'run' | 'address' | 'bitRate' | 'bus' | 'hung' | 'inverter' | 'module' | 'dcLimitV';
 
 /**
  * What the proof of a gate rests on: when one of these differs in a later release, the proof is stale. Common practice.
- * `unitType`: the electrical sheet, not how the body is hung; `place`: the wall and where on it; `hung`: which strings hang on the unit and where; `inverter`: the unit a string hangs on; `run`: its AC run; `module`: type and count.
+ * `unitType`: the electrical sheet, not how the body is hung; `place`: the wall and where on it; `hung`: which strings hang on the unit and where; `inverter`: the unit a string hangs on; `run`: its AC run; `module`: type and count;
+ * `bus`: the buses as they are wired and spoken to, not their metres: the ohms of a pair hardly show those; nor the serials, which a scan brings.
  */
 export const RESTS_ON: Readonly<Partial<Record<GateId, readonly Input[]>>> = {
   'D-ID': ['inverter', 'module'],
@@ -23,7 +25,7 @@ export const RESTS_ON: Readonly<Partial<Record<GateId, readonly Input[]>>> = {
   'I-DCLAND': ['hung', 'unitType', 'module', 'dcLimitV'],
   'I-COVER': ['unitType', 'hung'],
   'I-PERMIT': ['supply', 'unitType', 'address', 'run', 'hung'],
-  'I-SETUP': ['supply', 'unitType', 'address'],
+  'I-SETUP': ['supply', 'unitType', 'address', 'bitRate'],
   'I-ONGRID': ['unitType'],
   'I-DRY': ['unitType'],
   'I-THERM': ['unitType', 'run'],
@@ -31,7 +33,7 @@ export const RESTS_ON: Readonly<Partial<Record<GateId, readonly Input[]>>> = {
   'S-EARTH': ['supply'],
   'S-SUPPLY': ['supply'],
   'S-PTO': ['supply'],
-  'S-BUS': ['address', 'unitType'],
+  'S-BUS': ['bus', 'unitType'],
   'S-METER': ['supply'],
   'S-ESTOP': ['unitType'],
   'S-SOAK': ['unitType'],

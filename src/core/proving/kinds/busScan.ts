@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import type { SiteDesign } from '../../design';
 import { ask } from '../../kernel/rule';
-import { enumOf, quantity } from '../../kernel/schema';
-import { known } from '../../kernel/answer';
+import { enumOf, partId, quantity } from '../../kernel/schema';
+import { known, lacking } from '../../kernel/answer';
 import { FIRST_ADDRESS, LAST_ADDRESS } from '../../links/addresses';
 import { FIRST_BUS, busesOf, devicesOn } from '../../links/buses';
 import { BIT_RATES } from '../../links/bitRates';
@@ -10,14 +10,16 @@ import { planAgainstFound } from '../../links/field/compare';
 import { plannedOf } from '../../links/field/planned';
 import { meterSheet, readingMeans } from '../../links/line/meterSheet';
 import { chainDeviceSchema } from '../../links/part';
-import { chainResult } from '../../links/results';
+import type { ChainResult } from '../../links/results';
+import { busResult } from '../../links/results';
+import { isRepeater, isUnit } from '../../links/segments';
 import type { Entry, EntryOf } from '../entry';
 import { measured, onSite } from '../judging';
 import type { About, Judgement } from '../kind';
 import { kind } from '../kind';
 import type { Part } from '../parts';
 import { before, withParts } from '../parts';
-import type { BusReading } from '../readings/busReading';
+import type { BusReading, PairReading } from '../readings/busReading';
 import { PROVING_RULES as RULES } from '../rules';
 import { SAID_BY, isSimulated } from '../saidBy';
 import { ADDRESSED } from './addressed';
@@ -37,6 +39,12 @@ const values = z
       .max(LAST_ADDRESS)
       .refine((units) => new Set(units.map((u) => u.address)).size === units.length, 'Every address stands once.'),
     pairOhm: quantity(0, 1e7, 'Ω', 'Across the pair at the first device, everything off, plugs in'),
+    /** Behind every repeater, at its other side; of a bus without one, nothing. */
+    beyond: z
+      .array(z.object({ repeaterId: partId, pairOhm: quantity(0, 1e7, 'Ω', 'Across the pair behind a repeater') }))
+      .max(100)
+      .refine((all) => new Set(all.map((b) => b.repeaterId)).size === all.length, 'Every repeater stands once.')
+      .optional(),
     groundV: quantity(0, 1000, 'V', 'Largest D0 to local earth before the reference is landed, rms'),
   })
   .refine((v) => v.units.every((u) => u.good <= v.polls), {
@@ -48,29 +56,42 @@ const busOf = (v: Values): number => v.bus ?? FIRST_BUS;
 
 /** A scan of one bus beside that bus as it is designed. */
 export function busReadingOf(design: SiteDesign, v: Values): BusReading {
-  const on = chainResult(design, busOf(v));
-  const { chain } = on;
+  const on = busResult(design, busOf(v));
+  const { chain } = on.whole;
   const plan = plannedOf(chain.devices);
   const at = new Map(v.units.map((u) => [u.address, u]));
-  const sheet = meterSheet(on);
-  const expected = sheet.value?.rows[0]?.bothOhm ?? null;
   return {
     ...v,
     plannedBitRate: chain.bitRate,
-    unaddressed: chain.devices.filter((d) => d.kind !== 'logger' && d.address === null).map((d) => d.label),
+    unaddressed: chain.devices.filter((d) => isUnit(d) && d.address === null).map((d) => d.label),
     // Whether enough came back is a question of its own: here who answered at all.
     findings: planAgainstFound(
       plan,
       v.units.filter((u) => u.good > 0 || u.serials.length).map((u) => ({ ...u, quality: 1 })),
     ),
     shares: plan.map((p) => ({ label: p.label, share: (at.get(p.address)?.good ?? 0) / v.polls })),
+    pairs: on.segments.map((pair, i) => {
+      const [first] = pair.chain.devices;
+      return i === 0
+        ? pairReading(pair, 'the first device', v.pairOhm)
+        : pairReading(
+            pair,
+            `${first?.label}, other side`,
+            v.beyond?.find((b) => b.repeaterId === first?.id)?.pairOhm ?? null,
+          );
+    }),
+  };
+}
+
+function pairReading(pair: ChainResult, at: string, pairOhm: number | null): PairReading {
+  const sheet = meterSheet(pair);
+  const expected = sheet.value?.rows[0]?.bothOhm ?? null;
+  return {
+    at,
+    pairOhm,
     expectedOhm:
-      sheet.value === null
-        ? sheet
-        : expected === null
-          ? { value: null, missing: ['terminators of the chain'] }
-          : known(expected),
-    means: sheet.value === null ? '' : readingMeans(sheet.value, v.pairOhm),
+      sheet.value === null ? sheet : expected === null ? lacking('terminators of the chain') : known(expected),
+    means: sheet.value === null || pairOhm === null ? '' : readingMeans(sheet.value, pairOhm),
   };
 }
 
@@ -105,6 +126,7 @@ export const BUS_SCAN = kind({
   instrument: ['multimeter'],
   measured: (v) => [
     { of: 'resistance', value: v.pairOhm, path: 'pairOhm' },
+    ...(v.beyond ?? []).map((b) => ({ of: 'resistance' as const, value: b.pairOhm, path: 'beyond' })),
     { of: 'AC voltage', value: v.groundV, path: 'groundV' },
   ],
   gates: ['S-BUS'],
@@ -119,6 +141,7 @@ export const BUS_SCAN = kind({
       return measured(scan, day, ['S-BUS'], where, [
         ...ask(RULES.real, reading, where),
         ...ask(RULES.bus, reading, where),
+        ...reading.pairs.flatMap((pair) => ask(RULES.pair, pair, where)),
       ]);
     };
     const others = buses.filter((bus) => bus !== busOf(v)).map((bus) => otherBus(about, bus, judged));
@@ -131,10 +154,18 @@ export const BUS_SCAN = kind({
     const on = (bus: number) => (several ? ` on bus ${bus}` : '');
     const serialOf = (i: number) => `serial${i}`;
     const goodOf = (i: number) => `good${i}`;
-    const { units: _, bus, ...others } = values.shape;
+    const repeaters = buses.flatMap((n) => devicesOn(design.chain, n).filter(isRepeater));
+    const beyondOf = (i: number) => `beyond${i}`;
+    const { units: _, beyond: _b, bus, ...others } = values.shape;
     const rest = several ? { bus, ...others } : others;
     const schema = z.object({
       ...rest,
+      ...Object.fromEntries(
+        repeaters.map((r, i) => [
+          beyondOf(i),
+          quantity(0, 1e7, 'Ω', `Across the pair behind ${r.label}${on(r.bus)}, everything off`).nullable(),
+        ]),
+      ),
       ...Object.fromEntries(
         plan.flatMap((p, i) => [
           [serialOf(i), z.string().meta({ description: `Serial at ${p.address}${on(p.bus)}, ${p.label}` })],
@@ -152,6 +183,7 @@ export const BUS_SCAN = kind({
         polls: 100,
         pairOhm: null,
         groundV: null,
+        ...Object.fromEntries(repeaters.map((_r, i) => [beyondOf(i), null])),
         ...Object.fromEntries(
           plan.flatMap((_p, i) => [
             [serialOf(i), ''],
@@ -160,12 +192,21 @@ export const BUS_SCAN = kind({
         ),
       },
       groups: [
-        { title: 'With the meter', paths: ['pairOhm', 'groundV'] },
+        { title: 'With the meter', paths: ['pairOhm', ...repeaters.map((_r, i) => beyondOf(i)), 'groundV'] },
         { title: 'Asked', paths: [...(several ? ['bus'] : []), 'from', 'bitRate', 'polls'] },
         { title: 'Every unit', paths: plan.flatMap((_p, i) => [serialOf(i), goodOf(i)]) },
       ],
       toValues: (typed) => ({
         ...Object.fromEntries(Object.keys(rest).map((k) => [k, typed[k]])),
+        ...(repeaters.length
+          ? {
+              beyond: repeaters.flatMap((r, i) =>
+                typed[beyondOf(i)] === null || (several && r.bus !== typed['bus'])
+                  ? []
+                  : [{ repeaterId: r.id, pairOhm: typed[beyondOf(i)] }],
+              ),
+            }
+          : {}),
         units: plan.flatMap((p, i) =>
           several && (p.bus !== typed['bus'] || typed[goodOf(i)] === null)
             ? []

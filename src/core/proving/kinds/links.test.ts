@@ -4,7 +4,9 @@ import { twoUnits } from '../../testing/handedOver';
 import type { EntrySubject } from '../entry';
 import { evidence } from '../evidence';
 import { KINDS, kindNamed } from '../kinds';
-import { withChainNumbered } from '../../links/edits';
+import { withChainNumbered, withDevices } from '../../links/edits';
+import { newDevice } from '../../links/part';
+import { busReadingOf } from './busScan';
 import { inputsOf } from '../evidence/siteModel';
 import { isClosed } from '../gates/machine';
 import type { GateId } from '../gates/machine';
@@ -129,6 +131,76 @@ describe('a bus that was scanned', () => {
         { address: 2, serials: [], good: 0 },
       ],
     });
+  });
+});
+
+describe('a bus with a repeater', () => {
+  const rpt = { ...newDevice('rpt', 'repeater', 'RPT-1'), unitLoads: 1, biasedBeyond: true, stubM: 0, hopM: 12 };
+  const [first, second] = twoUnits.chain.devices;
+  const cut = withChainNumbered({
+    ...twoUnits,
+    chain: {
+      ...twoUnits.chain,
+      devices:
+        first && second ? [first, { ...rpt, hopFromId: first.id }, { ...second, hopM: 12, hopFromId: 'rpt' }] : [],
+    },
+  });
+  const whole = healthyScan(cut, 1);
+  const at = (values: object) => {
+    const crew = new Crew(cut);
+    crew.site();
+    const entry = crew.add('bus-scan', SITE, { ...whole, ...values });
+    const { checks, says } = look(crew, cut).judgement(entry);
+    return [says[0]?.result, ...checks.filter((c) => c.verdict !== 'holds').map((c) => `${c.id} ${c.verdict}`)];
+  };
+  it('is measured on both sides of it: no reading behind it, no bus', () => {
+    expect(whole).toMatchObject({ beyond: [{ repeaterId: 'rpt' }] });
+    expect(at({})).toEqual(['pass']);
+    expect(at({ beyond: undefined })).toEqual([null, 'proving.bus-pair-ohm unknown']);
+    expect(at({ beyond: [{ repeaterId: 'another', pairOhm: 60 }] })).toEqual([null, 'proving.bus-pair-ohm unknown']);
+    // One terminator of the pair behind is off.
+    expect(at({ beyond: [{ repeaterId: 'rpt', pairOhm: 120 }] })).toEqual(['fail', 'proving.bus-pair-ohm stop']);
+    expect(at({ pairOhm: 120 })).toEqual(['fail', 'proving.bus-pair-ohm stop']);
+  });
+  it('is no unit that a scan misses, and what it is set to is what its gate was closed on', () => {
+    expect(busReadingOf(cut, { ...whole, from: 'over the bus' }).unaddressed).toEqual([]);
+    const open = withDevices(
+      cut,
+      cut.chain.devices.map((c) => ({ ...c, terminatedBeyond: false })),
+    );
+    expect(inputsOf(open, 'S-BUS', 'site')).not.toBe(inputsOf(cut, 'S-BUS', 'site'));
+  });
+  it.each([
+    ['another bit rate', { bitRate: 19_200 as const }],
+    ['another cable', { line: { ...cut.chain.line, areaMm2: 1 } }],
+    ['another order', { devices: cut.chain.devices.toReversed() }],
+    ['one device more', { devices: [...cut.chain.devices, newDevice('mtr', 'meter', 'MTR')] }],
+  ])('rests on how it is wired and spoken to: %s costs the proof', (_, over) => {
+    const next = { ...cut, chain: { ...cut.chain, ...over } };
+    expect(inputsOf(next, 'S-BUS', 'site')).not.toBe(inputsOf(cut, 'S-BUS', 'site'));
+    // What the unit was set to speak at is part of its set-up.
+    expect(inputsOf(next, 'I-SETUP', 'inv-1') === inputsOf(cut, 'I-SETUP', 'inv-1')).toBe(!('bitRate' in over));
+  });
+  it('keeps the proof where serials are kept that a scan brought, or metres are measured', () => {
+    const told = withDevices(
+      cut,
+      cut.chain.devices.map((c) => ({ ...c, serial: `S-${c.id}`, hopM: 11 })),
+    );
+    expect(inputsOf(told, 'S-BUS', 'site')).toBe(inputsOf(cut, 'S-BUS', 'site'));
+  });
+  it('has a field for each repeater, and an empty one is no reading', () => {
+    const form = kindNamed('bus-scan').form?.(cut, SITE);
+    expect(form?.groups[0]?.paths).toEqual(['pairOhm', 'beyond0', 'groundV']);
+    const typed = { ...form?.blank, pairOhm: 61, groundV: 0.2, serial0: '', good0: 100, serial1: '', good1: 100 };
+    expect(form?.toValues?.(typed)).toMatchObject({ beyond: [] });
+    expect(form?.toValues?.({ ...typed, beyond0: 60.5 })).toMatchObject({
+      beyond: [{ repeaterId: 'rpt', pairOhm: 60.5 }],
+    });
+    const { values } = kindNamed('bus-scan');
+    const twice = [1, 2].map(() => ({ repeaterId: 'rpt', pairOhm: 60 }));
+    expect(values.safeParse({ ...whole, beyond: twice }).error?.issues[0]?.message).toMatch(
+      /Every repeater stands once/,
+    );
   });
 });
 

@@ -2,6 +2,17 @@ import type { Answer } from '../../kernel/answer';
 import type { Finding } from '../../links/field/compare';
 import type { SaidBy } from '../saidBy';
 
+/** One pair of a bus, measured at its first device, plugs in and everything off, beside its meter sheet. */
+export interface PairReading {
+  /** Where, in words. */
+  readonly at: string;
+  /** Ω; null: not read. */
+  readonly pairOhm: number | null;
+  readonly expectedOhm: Answer<number>;
+  /** What that reading says of the pair, in words. */
+  readonly means: string;
+}
+
 /** A bus that was asked, unit by unit, and measured with its plugs in and everything off, beside what the plan says. */
 export interface BusReading {
   readonly from: SaidBy;
@@ -15,11 +26,8 @@ export interface BusReading {
   readonly findings: readonly Finding[];
   /** Planned units with the share of questions that came back well, 0…1. */
   readonly shares: readonly { readonly label: string; readonly share: number }[];
-  /** Across the pair at the first device, Ω. */
-  readonly pairOhm: number;
-  readonly expectedOhm: Answer<number>;
-  /** What that reading says of the chain, in words. */
-  readonly means: string;
+  /** Its pair, and behind every repeater the next. */
+  readonly pairs: readonly PairReading[];
   /** Largest D0 to local earth, V rms, before the reference was landed. */
   readonly groundV: number;
 }

@@ -8,7 +8,8 @@ interface OfChain {
   readonly site: string;
   /** Letter or revision of the design it was made from. */
   readonly state: string;
-  readonly buses: readonly ChainResult[];
+  /** Of every bus, between its repeaters. */
+  readonly pairs: readonly ChainResult[];
   /** Marks beside the bus terminals of a device. */
   readonly marksOf: (device: ChainDevice) => string;
 }
@@ -46,18 +47,18 @@ const deviceRow = (r: ChainRow) => [
   '',
 ];
 
-/** The sheet with which a crew lands a chain, bus by bus: order, addresses, terminators, what the meter must read, and room to sign. */
-export async function chainDocument({ site, state, buses, marksOf }: OfChain, madeAt = new Date()): Promise<Buffer> {
+/** The sheet with which a crew lands a chain, pair by pair: order, addresses, terminators, what the meter must read, and room to sign. */
+export async function chainDocument({ site, state, pairs, marksOf }: OfChain, madeAt = new Date()): Promise<Buffer> {
   const made = madeAt.toISOString().slice(0, 16).replace('T', ' ');
   const sheets = new Sheets({
     title: `RS-485 chain of ${site}`,
     subject: 'Landing of an RS-485 chain',
     footer: `${site} · RS-485 chain · ${state} · made ${made} UTC · Bolt Yard`,
   }).title('RS-485 chain', `${site} · ${state}`);
-  return buses
-    .reduce((on, bus, i) => {
-      const sheet = chainSheet(bus, marksOf);
-      const begun = buses.length > 1 ? on.heading(chainName(bus, buses)) : on;
+  return pairs
+    .reduce((on, pair, i) => {
+      const sheet = chainSheet(pair, marksOf);
+      const begun = pairs.length > 1 ? on.heading(chainName(pair, pairs)) : on;
       const told = begun.facts(sheet.facts);
       return (i === 0 ? told.heading('In this order').list(sheet.steps) : told)
         .heading('Devices')
@@ -65,7 +66,7 @@ export async function chainDocument({ site, state, buses, marksOf }: OfChain, ma
         .heading('Labels')
         .table(
           LABELS,
-          chainLabels(bus, buses).map((l) => [l.on, l.title, l.lines.join(', ')]),
+          chainLabels(pair, pairs).map((l) => [l.on, l.title, l.lines.join(', ')]),
           NONE,
         );
     }, sheets)

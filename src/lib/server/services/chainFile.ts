@@ -9,7 +9,12 @@ export async function chainFile(context: Context, siteId: string) {
   const { design, revision } = await loadDesign(context, siteId);
   const site = design.survey.name;
   const body = await chainDocument(
-    { site, state: `revision ${revision}`, buses: linksResults(design), marksOf: busMarks(design) },
+    {
+      site,
+      state: `revision ${revision}`,
+      pairs: linksResults(design).flatMap((bus) => bus.segments),
+      marksOf: busMarks(design),
+    },
     context.now(),
   );
   return { name: `${site} RS-485 chain`, body };

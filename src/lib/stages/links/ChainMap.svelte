@@ -3,6 +3,7 @@
   import type { Hop } from '$core/links/chain';
   import { hopsAlong, placeOf } from '$core/links/chain';
   import type { ChainDevice } from '$core/links/part';
+  import { isUnit } from '$core/links/segments';
   import { pathOf } from '$lib/stages/plan/glyphs';
   import { fitted, scaleBarM, toScreen } from '$lib/stages/plan/planView';
 
@@ -88,14 +89,12 @@
           <title>{p.number}: {p.d.label}</title>
           <circle
             r={p.free ? 8.5 : 3.5}
-            fill={p.d.kind === 'logger' ? 'var(--color-ink)' : 'var(--color-sheet)'}
+            fill={isUnit(p.d) ? 'var(--color-sheet)' : 'var(--color-ink)'}
             stroke="var(--color-ink)"
             stroke-width="1.5"
           />
-          {#if p.free}<text
-              y="4"
-              text-anchor="middle"
-              fill={p.d.kind === 'logger' ? 'var(--color-paper)' : 'var(--color-ink)'}>{p.number}</text
+          {#if p.free}<text y="4" text-anchor="middle" fill={isUnit(p.d) ? 'var(--color-ink)' : 'var(--color-paper)'}
+              >{p.number}</text
             >{/if}
         </g>
       {/each}

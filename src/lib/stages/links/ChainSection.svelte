@@ -35,9 +35,10 @@
     said = `${device.label} is now number ${to + 1} of ${ids.length}`;
     void reorder(ids).then(() => document.getElementById(`move-${by > 0 ? 'down' : 'up'}-${device.id}`)?.focus());
   }
-  async function add(kind: 'logger' | 'meter') {
+  const ADDED = { logger: 'Logger', meter: 'Meter', repeater: 'Repeater' } as const;
+  async function add(kind: keyof typeof ADDED) {
     const id = `${kind}-${crypto.randomUUID().slice(0, 8)}`;
-    const label = `${kind === 'logger' ? 'Logger' : 'Meter'} ${site.design.chain.devices.filter((d) => d.kind === kind).length + 1}`;
+    const label = `${ADDED[kind]} ${site.design.chain.devices.filter((d) => d.kind === kind).length + 1}`;
     await site.apply({ kind: 'chain-device', device: { ...newDevice(id, kind, label), bus } });
     if (kind === 'logger') await reorder([id, ...chain.devices.map((d) => d.id).filter((d) => d !== id)]);
   }
@@ -62,8 +63,9 @@
     <Button size="xs" disabled={!devices.length} onclick={() => site.apply({ kind: 'number-chain' })}
       >Number along the chain, terminate both ends</Button
     >
-    <Button size="xs" color="alternative" onclick={() => add('logger')}>Add a logger</Button>
-    <Button size="xs" color="alternative" onclick={() => add('meter')}>Add a meter</Button>
+    {#each Object.keys(ADDED) as (keyof typeof ADDED)[] as kind (kind)}
+      <Button size="xs" color="alternative" onclick={() => add(kind)}>Add a {kind}</Button>
+    {/each}
     <p class="num ml-auto">
       {results.lengthM.value === null ? 'length unknown' : `${fixed(results.lengthM.value, 1)} m of cable`}
     </p>

@@ -15,10 +15,11 @@
     marksOf: (device: ChainDevice) => string;
   } = $props();
   const sheet = $derived(chainSheet(results, marksOf));
+  const key = $derived(`${results.bus}-${results.segment ?? 1}`);
 </script>
 
-<section class="sheet p-3" aria-labelledby="chain-sheet-{results.bus}">
-  <h2 id="chain-sheet-{results.bus}">{chainName(results, all)} of {site}</h2>
+<section class="sheet p-3" aria-labelledby="chain-sheet-{key}">
+  <h2 id="chain-sheet-{key}">{chainName(results, all)} of {site}</h2>
   <dl class="my-2 grid grid-cols-[auto_1fr] gap-x-4 sm:grid-cols-[auto_1fr_auto_1fr]">
     {#each sheet.facts as [label, value] (label)}
       <dt class="text-dim">{label}</dt>

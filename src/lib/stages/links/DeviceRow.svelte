@@ -4,6 +4,7 @@
   import type { Verdict } from '$core/kernel/check';
   import { measuredM } from '$core/links/chain';
   import type { ChainDevice } from '$core/links/part';
+  import { isUnit } from '$core/links/segments';
   import { useSite } from '$lib/client/siteState.svelte';
   import { chainDeviceForm, chainDeviceFromForm, chainDeviceToForm, halfPlace } from '$lib/schemas/forms';
   import EditForm from '$lib/ui/form/EditForm.svelte';
@@ -41,8 +42,9 @@
     d.inverterId
       ? ['bus', 'entryM', ...(before ? ['hopM'] : []), 'stubM', 'serial']
       : [
-          ...['label', 'bus', 'address', 'unitLoads', 'entryM', 'hopM', 'stubM', 'serial'],
+          ...['label', 'bus', ...(isUnit(d) ? ['address'] : []), 'unitLoads', 'entryM', 'hopM', 'stubM', 'serial'],
           ...(d.kind === 'logger' ? ['terminatorOut'] : []),
+          ...(d.kind === 'repeater' ? ['biasedBeyond'] : []),
           ...(d.portOf ? [] : ['xM', 'yM', 'zM']),
         ],
   );
@@ -53,6 +55,17 @@
   }
   const ARROW = 'h-9 w-9 border border-rule disabled:opacity-40';
 </script>
+
+{#snippet terminator(which: 'terminated' | 'terminatedBeyond', where: string)}
+  <button
+    type="button"
+    class="border px-2 py-1 text-sm {d[which] ? 'border-ink bg-ink text-paper' : 'border-dashed border-dim'}"
+    aria-pressed={d[which]}
+    onclick={() => changed({ ...d, [which]: !d[which] })}
+  >
+    {where}{d[which] ? '⊣ 120 Ω on' : '120 Ω off'}
+  </button>
+{/snippet}
 
 <div
   class="grid grid-cols-[auto_1fr_auto] items-center gap-x-3 gap-y-1 py-1.5 sm:grid-cols-[auto_9rem_auto_1fr_auto_auto]"
@@ -66,7 +79,8 @@
     <span class="font-semibold underline decoration-rule underline-offset-4">{d.label}</span>
   </button>
   <span class="flex items-center gap-1">
-    {#if d.kind === 'logger'}<span class="text-sm text-dim">asks, has no address</span>{:else}
+    {#if !isUnit(d)}<span class="text-sm text-dim">{d.kind === 'logger' ? 'asks' : 'repeats'}, has no address</span
+      >{:else}
       <label class="text-sm text-dim"
         >address
         <input
@@ -84,16 +98,10 @@
       <VerdictMark {verdict} word={false} />
     {/if}
   </span>
-  <button
-    type="button"
-    class="justify-self-start border px-2 py-1 text-sm {d.terminated
-      ? 'border-ink bg-ink text-paper'
-      : 'border-dashed border-dim'}"
-    aria-pressed={d.terminated}
-    onclick={() => changed({ ...d, terminated: !d.terminated })}
-  >
-    {d.terminated ? '⊣ 120 Ω on' : '120 Ω off'}
-  </button>
+  <span class="flex gap-1">
+    {@render terminator('terminated', d.kind === 'repeater' ? 'before ' : '')}
+    {#if d.kind === 'repeater'}{@render terminator('terminatedBeyond', 'behind ')}{/if}
+  </span>
   <span class="num text-right text-sm text-dim"
     >{index === 0 ? 'start' : hopM == null ? 'hop unknown' : `${fixed(hopM, 1)} m`}</span
   >

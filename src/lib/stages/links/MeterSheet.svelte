@@ -5,6 +5,7 @@
   import FieldInput from '$lib/ui/form/FieldInput.svelte';
 
   let { results }: { results: ChainResult } = $props();
+  const id = $derived(`meter-sheet-${results.segment ?? 1}`);
   const sheet = $derived(meterSheet(results));
   const ohm = (r: number | null) => (r === null ? 'open' : `${fixed(r, 1)} Ω`);
   const field = {
@@ -19,8 +20,8 @@
   let read = $state<number | null>(null);
 </script>
 
-<section class="sheet p-3" aria-labelledby="meter-sheet">
-  <h2 id="meter-sheet">What the meter must read</h2>
+<section class="sheet p-3" aria-labelledby={id}>
+  <h2 {id}>What the meter must read{results.segment === null ? '' : `, segment ${results.segment}`}</h2>
   {#if sheet.value}
     {@const s = sheet.value}
     <p class="text-sm text-dim">
@@ -30,7 +31,7 @@
       <div class="w-72">
         <FieldInput
           {field}
-          id="read-ohm"
+          id="read-ohm-{id}"
           bind:value={() => read, (next) => (read = Number.isFinite(next) ? (next as number) : null)}
         />
       </div>

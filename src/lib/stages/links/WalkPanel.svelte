@@ -3,6 +3,7 @@
   import { onDestroy } from 'svelte';
   import { FACTORY_ADDRESS, FIRST_ADDRESS, LAST_ADDRESS } from '$core/links/addresses';
   import { busesOf, devicesOn } from '$core/links/buses';
+  import { isUnit } from '$core/links/segments';
   import { walkOrder } from '$core/links/field/moves';
   import { GRID_CODES } from '$core/links/modbus/gridCodes';
   import type { ChainDevice } from '$core/links/part';
@@ -37,7 +38,7 @@
   let doneHere = $state.raw<ReadonlySet<string>>(new Set());
 
   const onChain = $derived(
-    devicesOn(site.design.chain, bus).filter((d): d is Addressed => d.kind !== 'logger' && d.address !== null),
+    devicesOn(site.design.chain, bus).filter((d): d is Addressed => isUnit(d) && d.address !== null),
   );
   const order = $derived(walkOrder(onChain));
   /** Units whose address stands on the record as it is planned: a walk is taken up again behind them. */

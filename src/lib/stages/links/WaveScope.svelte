@@ -4,8 +4,8 @@
   import type { SiteDesign } from '$core/design';
   import type { Answer } from '$core/kernel/answer';
   import { fixed } from '$core/kernel/quantity';
-  import { onBus } from '$core/links/edits';
   import { RECEIVER_V } from '$core/links/line/budget';
+  import { busResult } from '$core/links/results';
   import type { ChainScope } from '$core/links/wave/chainScope';
   import type { FaultCase } from '$core/links/wave/faultCase';
   import { MOST_FAULTS, faultCaseSchema, faultCasesSchema } from '$core/links/wave/faultCase';
@@ -19,18 +19,31 @@
   import ScopeTrace from './ScopeTrace.svelte';
 
   const site = useSite();
-  const design = $derived(onBus(site.design, chosenBus(site.design.chain)));
-  const devices = $derived(design.chain.devices);
+  const design = $derived(site.design);
+  const bus = $derived(chosenBus(design.chain));
+  const pairs = $derived(busResult(design, bus).segments);
+  let wanted = $state(1);
+  /** Which pair of the bus, counted at its repeaters. */
+  const segment = $derived(Math.min(wanted, pairs.length));
+  const devices = $derived(pairs[segment - 1]?.chain.devices ?? []);
   const AS_PLANNED = faultCaseSchema.parse({});
   let faults = $state.raw<readonly FaultCase[]>([AS_PLANNED]);
   const parsed = $derived(faultCasesSchema.safeParse(faults));
   const task = new LongTask();
   onDestroy(() => task.stop());
-  let looked = $state.raw<{ of: SiteDesign; faults: readonly FaultCase[]; found: Answer<ChainScope> } | null>(null);
+  interface Asked {
+    readonly of: SiteDesign;
+    readonly bus: number;
+    readonly segment: number;
+    readonly faults: readonly FaultCase[];
+  }
+  const asked = $derived<Asked>({ of: design, bus, segment, faults });
+  let looked = $state.raw<(Asked & { found: Answer<ChainScope> }) | null>(null);
+  const same = (a: Asked, b: Asked) => a.of === b.of && a.bus === b.bus && a.segment === b.segment;
   /** What stands on the scope while the next is worked out, too. */
-  const found = $derived(looked?.of === design ? looked.found : null);
+  const found = $derived(looked && same(looked, asked) ? looked.found : null);
   const scope = $derived(found?.value ?? null);
-  const stale = $derived(looked !== null && (looked.faults !== faults || looked.of !== design));
+  const stale = $derived(looked !== null && (looked.faults !== faults || !same(looked, asked)));
   const spread = $derived.by(() => {
     const volts = scope?.channels.flatMap((c) => [...c.traces.weak, ...c.traces.strong].map(([, v]) => v)) ?? [];
     const lowV = volts.reduce((a, b) => Math.min(a, b), -1);
@@ -39,16 +52,17 @@
   });
   const rate = (bits: number | null) => (bits === null ? 'none' : `${bits / 1000} kbit/s`);
 
-  async function look(of: SiteDesign, wanted: readonly FaultCase[]) {
+  async function look(now: Asked) {
+    const { of, ...which } = now;
     const answer = await task.run<Answer<ChainScope>>(
-      async ({ work, onProgress }) => await work.scope(of, wanted, onProgress),
+      async ({ work, onProgress }) => await work.scope(of, { ...which, faults: [...which.faults] }, onProgress),
     );
-    if (answer) looked = { of, faults: wanted, found: answer };
+    if (answer) looked = { ...now, found: answer };
   }
   /** The scope is on as long as the page is: what changed is looked at again. */
   $effect(() => {
-    const [of, wanted] = [design, faults];
-    if (parsed.success) untrack(() => void look(of, wanted));
+    const now = asked;
+    if (parsed.success) untrack(() => void look(now));
     return () => task.stop();
   });
 </script>
@@ -56,6 +70,18 @@
 <section class="sheet p-3" aria-labelledby="scope" aria-busy={task.running}>
   <div class="flex flex-wrap items-end gap-3">
     <h2 id="scope" class="mr-auto">What each device hears</h2>
+    {#if pairs.length > 1}
+      <div class="flex gap-1" role="group" aria-label="Pair of the bus">
+        {#each pairs as pair (pair.segment)}
+          <button
+            type="button"
+            class="border px-2 py-1 text-sm {pair.segment === segment ? 'border-ink bg-ink text-paper' : 'border-rule'}"
+            aria-pressed={pair.segment === segment}
+            onclick={() => (wanted = pair.segment ?? 1)}>Segment {pair.segment}</button
+          >
+        {/each}
+      </div>
+    {/if}
     {#if faults.length < MOST_FAULTS && faults.every((f) => f.kind !== 'none')}
       <Button size="xs" color="alternative" onclick={() => (faults = [...faults, AS_PLANNED])}>One more fault</Button>
     {/if}
@@ -74,7 +100,7 @@
   </div>
   <TaskBar {task} share={task.progress} name="Sending waves" />
   {#if stale && !task.running && parsed.success}
-    <Button size="xs" onclick={() => look(design, faults)}>Look again</Button>
+    <Button size="xs" onclick={() => look(asked)}>Look again</Button>
   {/if}
 
   <div aria-live="polite">

@@ -1,6 +1,7 @@
 import { runResults } from '$core/ac/results';
 import type { SiteDesign } from '$core/design';
 import { busesOf, devicesOn } from '$core/links/buses';
+import { isUnit } from '$core/links/segments';
 import { FACTORY_ADDRESS } from '$core/links/addresses';
 import type { Fault, FleetConfig } from '$lib/schemas/standIns/config';
 import { DEFAULT_FLEET, FLEET_BUSES } from '$lib/schemas/standIns/config';
@@ -83,7 +84,7 @@ export function fleetLike(design: SiteDesign, was: FleetConfig = DEFAULT_FLEET):
     buses: busesOf(chain)
       .slice(0, FLEET_BUSES)
       .map((bus) => {
-        const units = devicesOn(chain, bus).filter((d) => d.kind !== 'logger' && d.address !== null);
+        const units = devicesOn(chain, bus).filter((d) => isUnit(d) && d.address !== null);
         return {
           addresses: units.length ? units.map((d) => d.address as number) : [1],
           meter: units.at(-1)?.kind === 'meter',

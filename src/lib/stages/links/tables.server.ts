@@ -10,7 +10,7 @@ export const chainDevice = pgTable(
     siteId: siteId(),
     id: text('id').notNull(),
     ord: ord(),
-    kind: text('kind', { enum: ['logger', 'inverter', 'meter'] }).notNull(),
+    kind: text('kind', { enum: ['logger', 'inverter', 'meter', 'repeater'] }).notNull(),
     label: text('label').notNull(),
     inverterId: text('inverter_id'),
     bus: smallint('bus').notNull().default(1),

@@ -48,6 +48,7 @@
     untrack(() => {
       clock.open(key, window);
       readings = {};
+      seen = '';
     });
   });
   onMount(() => clock.start());
@@ -69,7 +70,7 @@
       restarts: clock.restarts,
       seen,
     };
-    if (await log.add({ kind: 'step', subject: { scope: 'inverter', id: unitId }, values })) seen = '';
+    await log.add({ kind: 'step', subject: { scope: 'inverter', id: unitId }, values });
   }
   const BOX = 'num block w-full border border-rule bg-white px-2 py-2 text-lg text-ink';
 </script>

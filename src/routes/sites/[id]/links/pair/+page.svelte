@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { chainResult } from '$core/links/results';
+  import { busResult } from '$core/links/results';
   import { LINKS_RULES } from '$core/links/rules';
   import { useSite } from '$lib/client/siteState.svelte';
   import { chosenBus } from '$lib/stages/links/chosenBus';
@@ -10,7 +10,7 @@
   import Stage from '$lib/ui/Stage.svelte';
 
   const site = useSite();
-  const results = $derived(chainResult(site.design, chosenBus(site.design.chain)));
+  const bus = $derived(busResult(site.design, chosenBus(site.design.chain)));
   const ids = new Set(LINKS_RULES.line.map((r) => r.id));
   const checks = $derived(site.assessment.checks.filter((c) => ids.has(c.id)));
 </script>
@@ -21,7 +21,7 @@
   {#snippet main()}
     <LinksNav />
     <PairPanel />
-    <MeterSheet {results} />
+    {#each bus.segments as results (results.segment)}<MeterSheet {results} />{/each}
   {/snippet}
   {#snippet side()}<MarginLedger {checks} title="Margins: pair" />{/snippet}
 </Stage>

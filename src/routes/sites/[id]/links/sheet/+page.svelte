@@ -10,7 +10,7 @@
   import Stage from '$lib/ui/Stage.svelte';
 
   const site = useSite();
-  const all = $derived(linksResults(site.design));
+  const all = $derived(linksResults(site.design).flatMap((bus) => bus.segments));
   const checks = $derived(site.assessment.checks.filter((c) => c.subject.element === 'chain'));
 </script>
 
@@ -24,7 +24,7 @@
         <Button size="sm" color="alternative" onclick={() => print()}>Print</Button>
         <a class="border border-ink px-3 py-1" href="/sites/{site.siteId}/links/sheet.pdf" download>As PDF</a>
       </p>
-      {#each all as results (results.bus)}
+      {#each all as results (`${results.bus}|${results.segment}`)}
         <ChainSheet {results} {all} site={site.design.survey.name} marksOf={busMarks(site.design)} />
         <ChainLabels {results} {all} />
       {/each}
