@@ -102,30 +102,41 @@ test('a chain that is too slow goes over three buses, each landed, numbered and 
   await chain.getByRole('button', { name: 'Number along the chain' }).click();
   await saved(page);
   await expect(chain.getByLabel(/^Address of INV/).first()).toHaveValue('1');
-  // One device more comes over by its form, and goes back by undo.
+  // One device more comes over, and goes back by undo; another is dropped there. Each takes an address that is free.
   const count = await chain.getByRole('listitem').count();
   await buses.getByRole('link', { name: 'Bus 1' }).click();
   const first = page.getByRole('region', { name: 'RS-485 chain, bus 1' });
-  await first.getByRole('button', { name: /^INV-/ }).first().click();
-  await first.getByLabel('Bus', { exact: true }).fill('40');
-  await first.getByRole('button', { name: 'Save' }).click();
-  await expect(first).toContainText('Buses are numbered from 1 to 32.');
-  await first.getByLabel('Bus', { exact: true }).fill('2');
-  await first.getByLabel('Address of INV').first().fill('99');
-  await first.getByLabel('Address of INV').first().press('Tab');
-  await saved(page);
-  await first.getByLabel('Bus', { exact: true }).fill('2');
-  await first.getByRole('button', { name: 'Save' }).click();
+  await first
+    .getByLabel(/^Bus of INV/)
+    .first()
+    .selectOption('Bus 2');
   await saved(page);
   await buses.getByRole('link', { name: 'Bus 2' }).click();
   await expect(chain.getByRole('listitem')).toHaveCount(count + 1);
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(chain.getByRole('listitem')).toHaveCount(count);
+  await buses.getByRole('link', { name: 'Bus 1' }).click();
+  const left = await first.getByRole('listitem').count();
+  const grip = first.getByLabel(/^Drag INV/).first();
+  const there = first.locator('[data-bus="2"]');
+  await there.scrollIntoViewIfNeeded();
+  await grip.hover();
+  await page.mouse.down();
+  await there.hover();
+  await there.hover({ position: { x: 30, y: 20 } });
+  await expect(there).toContainText('INV');
+  await page.mouse.up();
+  await saved(page);
+  await expect(first.getByRole('listitem')).toHaveCount(left - 1);
+  await buses.getByRole('link', { name: 'Bus 2' }).click();
+  await expect(chain.getByRole('listitem')).toHaveCount(count + 1);
+  await expect(chain.getByLabel(/^Address of INV/).last()).not.toHaveValue('1');
+  await expect(chain.getByRole('listitem').last().getByRole('button', { name: '⊣ 120 Ω on' })).toBeVisible();
 
   await page.getByRole('navigation', { name: 'Parts of links' }).getByRole('link', { name: 'Sheet' }).click();
   for (const bus of [1, 2, 3])
     await expect(page.getByRole('region', { name: new RegExp(`^RS-485 bus ${bus} of`) })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Labels of bus 3' })).toContainText('bus 3');
+  await expect(page.getByRole('region', { name: 'Labels of RS-485 bus 3' })).toContainText('RS-485 bus 3');
   expect((await (await request.get(`/sites/${site}/links/sheet.pdf`)).body()).subarray(0, 5).toString()).toBe('%PDF-');
 
   // A fault on the third bus is found there, and nowhere else.
@@ -209,6 +220,47 @@ test('a bus is scanned, the duplicate found, told apart, mended, and the scan is
     await expect(scan.getByRole('alert')).toHaveCount(0, { timeout: 500 });
   }).toPass({ timeout: 60_000 });
   await expect(scan).toContainText('healthy');
+});
+
+test('a repeater cuts a bus in two: each pair has its terminators, its meter sheet and its scope', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/links`);
+  const chain = page.getByRole('region', { name: /^RS-485 chain/ });
+  await chain.getByRole('button', { name: 'Add a repeater' }).click();
+  await saved(page);
+  for (let i = 0; i < 3; i++) {
+    await chain.getByRole('button', { name: 'Move Repeater 1 up' }).click();
+    await saved(page);
+  }
+  await chain.getByRole('button', { name: /^Number along the chain/ }).click();
+  await saved(page);
+  const row = chain.getByRole('listitem').filter({ hasText: 'Repeater 1' });
+  await expect(row).toContainText('repeats, has no address');
+  await expect(row.getByRole('button', { name: 'behind ⊣ 120 Ω on' })).toBeVisible();
+  await chain.getByRole('button', { name: 'Repeater 1', exact: true }).click();
+  await fill(chain, {
+    'Unit loads of a logger, meter or side of a repeater': '1',
+    'Measured route from the device': '6',
+    'Stub off the chain': '0',
+    'It biases the pair behind it': 'yes',
+    'To the right': '31',
+    'Up the plan': '0.4',
+    Height: '1.6',
+  });
+  await chain.getByRole('button', { name: 'Save', exact: true }).click();
+  await saved(page);
+  const parts = page.getByRole('navigation', { name: 'Parts of links' });
+  await parts.getByRole('link', { name: 'Pair and meter' }).click();
+  await expect(page.getByRole('region', { name: 'What the meter must read, segment 1' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'What the meter must read, segment 2' })).toContainText('Repeater 1');
+  await parts.getByRole('link', { name: 'Scope' }).click();
+  const scope = page.getByRole('region', { name: 'What each device hears' });
+  await scope.getByRole('button', { name: 'Segment 2' }).click();
+  await expect(scope.getByRole('row').nth(1)).toContainText('INV', { timeout: 30_000 });
+  await expect(scope.getByRole('columnheader', { name: 'Repeater 1 sends' })).toBeVisible({ timeout: 30_000 });
 });
 
 test('twelve readings say which current transformers are exchanged or reversed', async ({ page, request }) => {

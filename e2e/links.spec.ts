@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demoSite, fill, open, saved } from './helpers';
+import { demoSite, fill, open, saved, signOn } from './helpers';
 
 test('the shortest order of the chain is found, proven, taken, and undone', async ({ page, request }) => {
   const site = await demoSite(request);
@@ -68,4 +68,16 @@ test('ways beside the bus are judged as they are entered, and an Ethernet gets i
   await page.getByRole('button', { name: 'Save the ways' }).click();
   await saved(page);
   await expect(margins).toContainText('Margin of the radio link');
+
+  // Tried, it is part of the bus gate of the next release: every unit that the plan has.
+  const tests = page.getByRole('region', { name: 'Tried' });
+  await expect(tests).toContainText('has no Ethernet, radio link or carrier to try');
+  await page.getByRole('button', { name: 'Release …' }).click();
+  await page.getByLabel('Released by').fill('Rosa Vahl');
+  await page.getByRole('button', { name: /Release revision/ }).click();
+  await signOn(page);
+  await tests.getByText('Put a trial on the record').click();
+  await fill(tests, { 'Units that answered': '17', 'Came back from the unit': '100' });
+  await tests.getByRole('button', { name: 'Record the trial' }).click();
+  await expect(tests).toContainText('17 of 18 answer over Hall');
 });

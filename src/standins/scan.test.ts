@@ -12,6 +12,7 @@ import { portsOf } from '$lib/schemas/standIns/steering';
 import { BusGone, FieldBus } from '$lib/server/field/fieldBus';
 import { addressGiven } from '$lib/server/field/giveAddress';
 import { setUpGiven } from '$lib/server/field/giveSetUp';
+import { mendingWrites } from '$core/links/field/moves';
 import { scanned } from '$lib/server/field/scan';
 import { unitRead } from '$lib/server/field/unitRead';
 
@@ -131,6 +132,26 @@ describe('a scan', () => {
       all: true,
     });
     expect(kinds(r)).toEqual({ 1: 'not addressed', 2: 'right', 33: 'unexpected' });
+  });
+  it('of units that changed places says by which writes they come back, and finds one that was left parked', async () => {
+    const bus = await onBus(await fleetWith([]));
+    const swapped = PLAN.map((p) => ({
+      ...p,
+      serial: p.address === 2 ? serialOf(3) : p.address === 3 ? serialOf(2) : p.serial,
+    }));
+    const writes = mendingWrites((await scan(bus, { plan: swapped })).findings);
+    expect(writes.map((w) => [w.from, w.to])).toEqual([
+      [2, 247],
+      [3, 2],
+      [247, 3],
+    ]);
+    const [park, ...others] = writes;
+    if (park) await addressGiven(bus, park);
+    const left = await scan(bus, { plan: swapped });
+    expect(kinds(left)).toMatchObject({ 2: 'missing', 247: 'moved' });
+    for (const w of mendingWrites(left.findings)) await addressGiven(bus, w);
+    expect(others).toHaveLength(2);
+    expect(new Set(Object.values(kinds(await scan(bus, { plan: swapped }))))).toEqual(new Set(['right']));
   });
   it('ends where it is told to', async () => {
     const stop = new AbortController();

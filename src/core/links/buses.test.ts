@@ -6,7 +6,7 @@ import { checksOf } from '../testing/checks';
 import { WHOLE_LINE, siteOf } from '../testing/examples';
 import { FIRST_BUS, busesOf, devicesOn } from './buses';
 import { chainHops, placeOf } from './chain';
-import { onBus, withBuses, withChainNumbered, withDevices } from './edits';
+import { onBus, withBuses, withChainNumbered, withDevices, withOnBus } from './edits';
 import { splitChain } from './order/splitChain';
 import type { ChainDevice } from './part';
 import { newDevice } from './part';
@@ -99,6 +99,44 @@ describe('devices over buses', () => {
       ],
     };
     expect(busesOf(applyEdit(site(4), edit).chain)).toEqual([1, 2]);
+  });
+});
+
+describe('a unit that is put on another bus', () => {
+  const two = withChainNumbered(over(site(5), [1, 2, 3], [4, 5]));
+  const on = (d: SiteDesign, bus: number) =>
+    devicesOn(d.chain, bus).map((c) => `${c.id.replace('dev-', '')}${c.terminated ? '|' : ''}`);
+  it('stands last there, and the ends of both buses stay terminated', () => {
+    expect([on(two, 1), on(two, 2)]).toEqual([
+      ['log|', 'inv-1', 'inv-2', 'inv-3|'],
+      ['log-port-2|', 'inv-4', 'inv-5|'],
+    ]);
+    const moved = withOnBus(two, 'dev-inv-3', 2);
+    expect([on(moved, 1), on(moved, 2)]).toEqual([
+      ['log|', 'inv-1', 'inv-2|'],
+      ['log-port-2|', 'inv-4', 'inv-5', 'inv-3|'],
+    ]);
+    // From the middle nothing changes behind it.
+    expect(on(withOnBus(two, 'dev-inv-1', 2), 1)).toEqual(['log|', 'inv-2', 'inv-3|']);
+    expect(siteDesignSchema.safeParse(moved).success).toBe(true);
+  });
+  it('keeps its address where that is free there, else takes the next', () => {
+    const address = (d: SiteDesign, id: string) => d.chain.devices.find((c) => c.id === id)?.address;
+    expect(address(withOnBus(two, 'dev-inv-3', 2), 'dev-inv-3')).toBe(3);
+    expect(address(withOnBus(two, 'dev-inv-1', 2), 'dev-inv-1')).toBe(3);
+    const unsaid = withDevices(
+      two,
+      two.chain.devices.map((c) => (c.id === 'dev-inv-1' ? { ...c, address: null } : c)),
+    );
+    expect(address(withOnBus(unsaid, 'dev-inv-1', 2), 'dev-inv-1')).toBeNull();
+  });
+  it('changes nothing where it is there already, or there is no such unit', () => {
+    expect(withOnBus(two, 'dev-inv-1', 1)).toBe(two);
+    expect(withOnBus(two, 'dev-inv-9', 2)).toBe(two);
+  });
+  it('begins a bus of its own where nobody is, terminated as it was', () => {
+    const alone = withOnBus(two, 'dev-inv-2', 3);
+    expect(on(alone, 3)).toEqual(['inv-2']);
   });
 });
 

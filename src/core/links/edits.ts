@@ -116,6 +116,36 @@ export function withBuses<D extends LinksDesign>(d: D, buses: readonly (readonly
   );
 }
 
+/**
+ * A unit at the end of another bus. There it takes over the terminator of whoever was last, where it was last the one before it takes its own; an
+ * address that somebody has there already becomes the next that is free.
+ */
+export function withOnBus<D extends LinksDesign>(d: D, deviceId: string, bus: number): D {
+  const unit = d.chain.devices.find((c) => c.id === deviceId);
+  if (!unit || unit.bus === bus) return d;
+  const stays = devicesOn(d.chain, unit.bus).filter((c) => c !== unit);
+  const there = devicesOn(d.chain, bus);
+  const wasLast = devicesOn(d.chain, unit.bus).at(-1) === unit;
+  const [before, last] = [
+    wasLast && unit.terminated ? stays.at(-1) : undefined,
+    there.length > 1 ? there.at(-1) : undefined,
+  ];
+  const taken = new Set(there.flatMap((c) => c.address ?? []));
+  const free = unit.address !== null && taken.has(unit.address);
+  const moved: ChainDevice = {
+    ...unit,
+    bus,
+    address: free ? nextFree(taken, unit.kind === 'meter' ? METERS_FROM : 1) : unit.address,
+    terminated: last?.terminated ?? unit.terminated,
+  };
+  const others = d.chain.devices.flatMap((c) => {
+    if (c === unit) return [];
+    if (c === before) return [{ ...c, terminated: true }];
+    return [c === last ? { ...c, terminated: false } : c];
+  });
+  return withOnly(d, [...others, moved]);
+}
+
 const edit = editOn<LinksDesign>();
 
 /** What may be changed in the chain. */
@@ -168,6 +198,12 @@ export const linksEdits = [
         d,
         d.chain.devices.filter((c) => c.id !== deviceId),
       ),
+  ),
+  edit(
+    'device-to-bus',
+    { deviceId: partId, bus: chainDeviceSchema.shape.bus.unwrap() },
+    (d, { deviceId, bus }) => `${d.chain.devices.find((c) => c.id === deviceId)?.label ?? deviceId} to bus ${bus}`,
+    (d, { deviceId, bus }) => withOnBus(d, deviceId, bus),
   ),
   edit(
     'chain-buses',

@@ -80,7 +80,8 @@ describe('kinds', () => {
   it('are one a file, with a form, a line and a judge; every gate that is measured has one', () => {
     expect(new Set(KINDS.map((k) => k.kind)).size).toBe(KINDS.length);
     const served = KINDS.flatMap((k) => k.gates);
-    expect(new Set(served).size).toBe(served.length);
+    // The gate of the buses is read in parts of two kinds.
+    expect(served.length - new Set(served).size).toBe(1);
     for (const gate of [
       'S-EARTH',
       'S-SUPPLY',

@@ -5,7 +5,7 @@ import { twoUnits } from '../testing/handedOver';
 import { recordKindsPage } from '../testing/recordKindsPage';
 import type { Entry, EntrySubject } from './entry';
 import { evidence } from './evidence';
-import { KINDS, kindNamed, measuring, recordSchema } from './kinds';
+import { KINDS, kindNamed, measuring, measuringBeside, recordSchema } from './kinds';
 
 const released = [{ letter: 'A', atMs: 0, design: twoUnits }];
 const PARTS: readonly EntrySubject[] = [
@@ -23,7 +23,11 @@ describe('kinds of record', () => {
   it('have names of their own, and one measurement for each gate that closes by one', () => {
     expect(new Set(KINDS.map((k) => k.kind)).size).toBe(KINDS.length);
     expect(() => kindNamed('guess')).toThrow(/kind must be one of ac-insulation, .* \(got guess\)/);
-    for (const k of KINDS) for (const gate of k.gates) expect(measuring(gate)).toBe(k);
+    for (const k of KINDS) for (const gate of k.gates) expect([measuring(gate), ...measuringBeside(gate)]).toContain(k);
+    // Buses first, the ways beside them as parts of the same gate; no other gate has two.
+    expect(measuring('S-BUS')?.kind).toBe('bus-scan');
+    const gates = [...new Set(KINDS.flatMap((k) => k.gates))];
+    expect(gates.flatMap((g) => measuringBeside(g).map((k) => [g, k.kind]))).toEqual([['S-BUS', 'way-test']]);
     expect(measuring('I-MOUNT')?.kind).toBe('mounted');
     expect(measuring('I-ADDR')?.kind).toBe('addressed');
     expect(measuring('I-COVER')).toBeUndefined();

@@ -23,9 +23,12 @@ export const kindNamed = (name: string): AnyKind => {
 };
 export const kindOf = (entry: Pick<Entry, 'kind'>): AnyKind => kindNamed(entry.kind);
 
-/** The kind whose measurement closes a gate; undefined for gates that are signed. */
-const MEASURING = new Map<GateId, AnyKind>(KINDS.flatMap((k) => k.gates.map((gate) => [gate, k] as const)));
-export const measuring = (gate: GateId): AnyKind | undefined => MEASURING.get(gate);
+/** The kinds whose measurement closes a gate, each a part of it where there are several. */
+const MEASURING = new Map<GateId, readonly AnyKind[]>();
+for (const k of KINDS) for (const gate of k.gates) MEASURING.set(gate, [...(MEASURING.get(gate) ?? []), k]);
+/** The first of them; undefined for gates that are signed. */
+export const measuring = (gate: GateId): AnyKind | undefined => MEASURING.get(gate)?.[0];
+export const measuringBeside = (gate: GateId): readonly AnyKind[] => (MEASURING.get(gate) ?? []).slice(1);
 
 const entryOf = (k: AnyKind) => z.object({ ...entryShape, kind: z.literal(k.kind), values: k.values });
 

@@ -488,6 +488,10 @@ describe('the rest', () => {
     for (const gap of ['change1Kw', 'change2Kw', 'change3Kw'])
       expect(says(judged('meter', SITE, { [gap]: null }))).toEqual(['S-METER null']);
     expect(says(judged('meter', SITE, { change2Kw: -17 }))).toEqual(['S-METER fail']);
+    for (const gap of ['transformers', 'plateRatio', 'shownRatio'])
+      for (const nothing of [null, undefined])
+        expect(says(judged('meter', SITE, { [gap]: nothing }))).toEqual(['S-METER null']);
+    expect(says(judged('meter', SITE, { shownRatio: 40 }))).toEqual(['S-METER fail']);
     const until = (validUntil: string) => says(judged('permission', SITE, { validUntil }))[0];
     expect([until('2026-05-04'), until('2026-05-03')]).toEqual(['S-PTO pass', 'S-PTO null']);
   });

@@ -2,6 +2,7 @@ import { known } from '../kernel/answer';
 import type { Finding } from '../links/field/compare';
 import type { BusReading } from '../proving/readings/busReading';
 import type { ContactReading } from '../proving/readings/contactReading';
+import type { WayReading } from '../proving/readings/wayReading';
 import type { SetUpReading } from '../proving/readings/setUpReading';
 
 /** What is found at an address where the unit of the plan answers. */
@@ -28,6 +29,18 @@ export const busReading = (over: Partial<BusReading> = {}): BusReading => ({
   ],
   pairs: [{ at: 'the first device', pairOhm: 64, expectedOhm: known(64), means: 'As planned: 64.0 Ω.' }],
   groundV: 0.3,
+  ...over,
+});
+
+/** An Ethernet over which every unit answers, with what a test wants otherwise. */
+export const wayReading = (over: Partial<WayReading> = {}): WayReading => ({
+  way: 'ethernet',
+  when: 'at another hour',
+  unitsOn: 18,
+  unitsAnswered: 18,
+  planned: { label: 'Hall', units: 18 },
+  polls: 100,
+  shares: [{ label: 'the unit that answers worst', share: 1 }],
   ...over,
 });
 

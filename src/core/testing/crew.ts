@@ -261,6 +261,9 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
         change1Kw: 17.1,
         change2Kw: 17,
         change3Kw: 16.9,
+        transformers: true,
+        plateRatio: 50,
+        shownRatio: 50,
       };
     case 'stop':
       return {
@@ -274,6 +277,16 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
       const device = design.chain.devices.find((d) => d.inverterId === subject.id);
       return { from: 'at the unit', address: device?.address ?? 1, serial: device?.serial ?? null };
     }
+    case 'way-test':
+      return {
+        way: 'ethernet',
+        wayId: design.chain.otherWays.ethernet[0]?.id ?? 'none',
+        when: 'at another hour',
+        unitsOn: design.chain.otherWays.ethernet[0]?.units ?? 1,
+        unitsAnswered: design.chain.otherWays.ethernet[0]?.units ?? 1,
+        polls: 100,
+        worstGood: 100,
+      };
     case 'bus-scan':
       return healthyScan(design, FIRST_BUS);
     case 'set-up': {

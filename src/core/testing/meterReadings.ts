@@ -7,5 +7,8 @@ export const reading = (over: Partial<MeterReading> = {}): MeterReading => ({
   unitKw: 51,
   ratedKw: 100,
   changeKw: [17.1, 17, 16.9],
+  transformers: true,
+  plateRatio: 50,
+  shownRatio: 50,
   ...over,
 });

@@ -107,7 +107,7 @@ const FIELDS: readonly (readonly [name: RegExp, at: EnteredAt])[] = [
   [/^bits of a character/, at('links/timing', 'characterBits')],
   [/ of the Ethernet$|^units on the Ethernet|^whether (the Ethernet|every unit of the Ethernet)/, at('links/beside')],
   [/ radio link$|^gain of the antennas|ends of the carrier|service port is plugged/, at('links/beside')],
-  [/^length of the stub|^whether the terminator/, at('links')],
+  [/^length of the stub|^whether the terminator|biases the pair behind it$/, at('links')],
   [/^breaker$/, at('ac', 'breakerA')],
   [/^length of the run/, at('ac', 'lengthM')],
   [/^installation method/, at('ac', 'method')],

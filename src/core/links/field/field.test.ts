@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { generator } from '../../kernel/generator';
 import type { Found, Planned } from './compare';
 import { FINDINGS, markOfFinding, planAgainstFound } from './compare';
-import { readdress, walkOrder } from './moves';
+import { mendingWrites, readdress, walkOrder } from './moves';
 import type { Rates } from './symptoms';
 import { halfSplits, symptomOf } from './symptoms';
 
@@ -152,5 +152,33 @@ describe('symptoms', () => {
   });
   it('are told apart by halves in ⌈log₂(n + 1)⌉ plugs', () => {
     expect([10, 31, 1].map(halfSplits)).toEqual([4, 5, 1]);
+  });
+});
+
+describe('what a scan found is put right by writing', () => {
+  const plan = [1, 2, 3].map((address) => ({ address, serial: `S${address}`, label: `INV-0${address}` }));
+  const found = (...serials: (readonly [address: number, ...serials: string[]])[]) =>
+    mendingWrites(
+      planAgainstFound(
+        plan,
+        serials.map(([address, ...s]) => ({ address, serials: s, quality: 1 })),
+      ),
+    ).map((w) => `${w.serial}${w.from}>${w.to}`);
+  it('two that changed places in three writes, one parked', () => {
+    expect(found([1, 'S2'], [2, 'S1'], [3, 'S3'])).toEqual(['S21>247', 'S12>1', 'S2247>2']);
+  });
+  it('three in a circle in four, and one that is merely elsewhere in one', () => {
+    expect(found([1, 'S2'], [2, 'S3'], [3, 'S1'])).toHaveLength(4);
+    expect(found([1, 'S1'], [2, 'S2'], [9, 'S3'])).toEqual(['S39>3']);
+  });
+  it('taken up again where one was left parked', () =>
+    expect(found([1, 'S1'], [247, 'S2'], [3, 'S3'])).toEqual(['S2247>2']));
+  it('not at all where all is right, or writing alone cannot do it', () => {
+    expect(found([1, 'S1'], [2, 'S2'], [3, 'S3'])).toEqual([]);
+    // A stranger, two at once, or one whose serial does not come stand where somebody has to go.
+    expect(found([1, 'S2'], [2, 'X'])).toEqual([]);
+    expect(found([1, 'S2'], [2, 'S1', 'S3'])).toEqual([]);
+    expect(found([1, 'S2'], [2])).toEqual([]);
+    expect(found([1, 'S2'], [3, 'S2'])).toEqual([]);
   });
 });

@@ -1,4 +1,5 @@
 import { requireWithin } from '../../kernel/require';
+import type { Finding } from './compare';
 import { FACTORY_ADDRESS, FIRST_ADDRESS, LAST_ADDRESS } from '../addresses';
 
 /** A unit by its serial, where it answers and where it is to. */
@@ -9,7 +10,7 @@ export interface Move {
 }
 
 /** Kept free on every bus, to park a unit while others change places (common practice). */
-const SPARE_ADDRESS = LAST_ADDRESS;
+export const SPARE_ADDRESS = LAST_ADDRESS;
 
 /**
  * Writes that bring units to their addresses, in an order in which no two ever share one: whoever's target is free goes, and where only circles
@@ -44,6 +45,28 @@ export function readdress(units: readonly Move[], spare = SPARE_ADDRESS): Move[]
     write([...waiting.keys()][0] as string, spare);
   }
   return writes;
+}
+
+/**
+ * Writes that bring what a scan found to where it is planned; none where nothing has to move, or it cannot be done by writing alone: two at one address,
+ * or in the way of one, are told apart first. What goes by no serial stays where it is.
+ */
+export function mendingWrites(findings: readonly Finding[]): readonly Move[] {
+  const there = findings.filter((f) => f.kind !== 'missing');
+  const units = there.map(({ address, serials, belongsAt }) => ({
+    serial: serials.length === 1 ? (serials[0] as string) : `address ${address}`,
+    from: address,
+    to: serials.length === 1 ? (belongsAt ?? address) : address,
+  }));
+  const once = (of: readonly unknown[]) => new Set(of).size === of.length;
+  if (!once(units.map((u) => u.serial)) || !once(units.map((u) => u.to))) return [];
+  try {
+    return readdress(units);
+  } catch (cause) {
+    // One is parked already and another would have to be.
+    if (cause instanceof RangeError) return [];
+    throw cause;
+  }
 }
 
 /** Devices in the order in which they are addressed one at a time: the one planned at 1 last, for until then 1 is the next one's from the factory. */

@@ -4,6 +4,7 @@ import { known, lacking } from '../../kernel/answer';
 import type { Hop } from '../chain';
 import { askerOf } from '../ends';
 import type { Chain, ChainDevice } from '../part';
+import { isRepeater } from '../segments';
 import type { Bias } from './budget';
 import { RECEIVER_V, UNIT_LOAD_OHM, idleV } from './budget';
 import { ladderV } from './ladder';
@@ -50,7 +51,9 @@ function together<T extends Readonly<Record<string, Answer<unknown>>>>(
     : known(Object.fromEntries(Object.entries(answers).map(([name, a]) => [name, a.value])) as never);
 }
 
-function biasOf({ line }: Chain): Answer<Bias | 'none'> {
+function biasOf({ line, devices: [first] }: Chain): Answer<Bias | 'none'> {
+  if (line.biasAt === null && first && isRepeater(first))
+    return lacking(`whether ${first.label} biases the pair behind it`);
   if (line.biasAt === null) return lacking('where the pair is biased');
   if (line.biasAt === 'nowhere') return known('none');
   const { pullUpOhm, pullDownOhm, biasV } = line;

@@ -7,6 +7,7 @@ import type { GateId } from '../gates/machine';
 import type { GateModel } from '../gates/net';
 import { GateNet } from '../gates/net';
 import type { Input } from '../gates/restsOn';
+import { waysOf } from '../links/wayTest';
 import { RESTS_ON } from '../gates/restsOn';
 
 /** The parts of a released design as the gates see them: strings count where they hang. */
@@ -70,10 +71,11 @@ const FACTS: Readonly<Record<Input, (design: SiteDesign, object: string) => unkn
       return [id, device ? [device.bus, device.address] : null];
     }),
   bitRate: ({ chain }) => chain.bitRate,
-  bus: ({ chain: { bitRate, devices, line } }) => [
+  bus: ({ chain: { bitRate, devices, line, otherWays } }) => [
     bitRate,
     [line.areaMm2, line.terminatorOhm],
     devices.map((d) => [d.id, d.kind, d.bus, d.address, d.terminated, d.terminatedBeyond]),
+    waysOf(otherWays).map((w) => [w.way, w.id, w.units ?? null]),
   ],
   hung: (design, object) =>
     units(design, object).map((id) => (lineOf(design).unit(id)?.strings ?? []).map((s) => [s.id, s.place])),

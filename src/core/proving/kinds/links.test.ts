@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { Crew, healthy, healthyScan } from '../../testing/crew';
+import { ethernet } from '../../testing/otherWays';
 import { twoUnits } from '../../testing/handedOver';
-import type { EntrySubject } from '../entry';
+import type { Entry, EntrySubject } from '../entry';
 import { evidence } from '../evidence';
 import { KINDS, kindNamed } from '../kinds';
 import { withChainNumbered, withDevices } from '../../links/edits';
 import { newDevice } from '../../links/part';
-import { busReadingOf } from './busScan';
+import { busReadingOf } from '../links/scan';
 import { inputsOf } from '../evidence/siteModel';
 import { isClosed } from '../gates/machine';
 import type { GateId } from '../gates/machine';
@@ -201,6 +202,71 @@ describe('a bus with a repeater', () => {
     expect(values.safeParse({ ...whole, beyond: twice }).error?.issues[0]?.message).toMatch(
       /Every repeater stands once/,
     );
+  });
+});
+
+describe('a way beside the bus', () => {
+  const hall = ethernet({ id: 'hall', units: 2 });
+  const beside = {
+    ...twoUnits,
+    chain: {
+      ...twoUnits.chain,
+      otherWays: {
+        ...twoUnits.chain.otherWays,
+        ethernet: [hall],
+        carriers: [{ id: 'line', label: 'Line', sameSecondary: true, sameBusbar: true }],
+      },
+    },
+  };
+  const tried = (crew: Crew, over: object = {}) =>
+    crew.add('way-test', SITE, { ...healthy('way-test', beside, SITE), ...over });
+  const carrier = { way: 'carriers', wayId: 'line' };
+  const result = (crew: Crew, entry: Entry) => look(crew, beside).judgement(entry).says[0]?.result;
+  it('is part of the gate of the buses: each of them tried, a carrier at full power and at night', () => {
+    const crew = new Crew(beside);
+    crew.site();
+    expect(result(crew, crew.add('bus-scan', SITE, healthyScan(beside, 1)))).toBeNull();
+    expect(result(crew, tried(crew))).toBeNull();
+    expect(result(crew, tried(crew, { ...carrier, when: 'at full power' }))).toBeNull();
+    const night = tried(crew, { ...carrier, when: 'at night' });
+    expect(result(crew, night)).toBe('pass');
+    expect(look(crew, beside).judgement(night).checks[0]?.subject.path).toBe('carrier Line');
+    // Whichever comes last closes it, and what comes out badly since opens it.
+    expect(result(crew, crew.add('bus-scan', SITE, healthyScan(beside, 1)))).toBe('pass');
+    expect(result(crew, tried(crew, { unitsAnswered: 1 }))).toBe('fail');
+    expect(result(crew, crew.add('bus-scan', SITE, healthyScan(beside, 1)))).toBeNull();
+  });
+  it('proves nothing at an easy hour, of another way, or with too few questions', () => {
+    const crew = new Crew(beside);
+    crew.site();
+    expect(result(crew, tried(crew, { ...carrier, when: 'at another hour' }))).toBeNull();
+    expect(result(crew, tried(crew, { wayId: 'elsewhere' }))).toBeNull();
+    expect(result(crew, tried(crew, { polls: 99, worstGood: 99 }))).toBeNull();
+    expect(result(crew, tried(crew, { worstGood: 50 }))).toBe('fail');
+  });
+  it('is chosen by its name, and a site without one is not asked', () => {
+    const form = kindNamed('way-test').form?.(beside, SITE);
+    const typed = { ...form?.blank, unitsAnswered: 2, worstGood: 100 };
+    expect(typed).toMatchObject({ way: 'Ethernet Hall', unitsOn: 2 });
+    expect(form?.toValues?.(typed)).toEqual(healthy('way-test', beside, SITE));
+    expect(form?.toValues?.({ ...typed, way: 'carrier Line', when: 'at night' })).toMatchObject({
+      ...carrier,
+      when: 'at night',
+    });
+    expect(form?.schema.safeParse({ ...typed, way: 'Ethernet Yard' }).success).toBe(false);
+    expect(kindNamed('way-test').form?.(twoUnits, SITE)).toBeNull();
+  });
+  it('has no more answers than units, nor than questions', () => {
+    const { values } = kindNamed('way-test');
+    const good = healthy('way-test', beside, SITE);
+    expect(values.safeParse({ ...good, unitsAnswered: 3 }).error?.issues[0]?.message).toMatch(/No more answer/);
+    expect(values.safeParse({ ...good, worstGood: 101 }).error?.issues[0]?.message).toMatch(/No more come back/);
+  });
+  it('costs the proof where a release adds one, or units to it', () => {
+    const more = { ...beside.chain.otherWays, ethernet: [{ ...hall, units: 3 }] };
+    const next = { ...beside, chain: { ...beside.chain, otherWays: more } };
+    for (const other of [next, twoUnits])
+      expect(inputsOf(other, 'S-BUS', 'site')).not.toBe(inputsOf(beside, 'S-BUS', 'site'));
   });
 });
 

@@ -7,6 +7,7 @@ import { kind } from '../kind';
 import { PROVING_RULES as RULES } from '../rules';
 
 const kw = (what: string) => quantity(-1e5, 1e5, 'kW', what);
+const ratio = (what: string) => quantity(1, 10_000, ': 1', what);
 const values = z.object({
   unitId: partId.meta({ description: 'Unit that was switched on' }),
   beforeKw: kw('Site meter before, export positive'),
@@ -15,7 +16,14 @@ const values = z.object({
   change1Kw: kw('Change on L1').nullable(),
   change2Kw: kw('Change on L2').nullable(),
   change3Kw: kw('Change on L3').nullable(),
+  /** Left out of readings of before it was asked for. */
+  transformers: z.boolean().nullable().optional().meta({ description: 'It measures through current transformers' }),
+  plateRatio: ratio('Ratio on the plates of the transformers').nullable().optional(),
+  shownRatio: ratio('Ratio read back from the meter').nullable().optional(),
 });
+
+/** What was set in the meter, read back. */
+const RATIO = ['transformers', 'plateRatio', 'shownRatio'] as const;
 
 /** The site meter while a unit comes on at unity power factor: its step, and the signature of its current transformers. */
 export const METER = kind({
@@ -33,6 +41,9 @@ export const METER = kind({
       ...v,
       ratedKw: (lineOf(design).unit(v.unitId)?.type.ratedW ?? Number.NaN) / 1000 || null,
       changeKw: a === null || b === null || c === null ? null : [a, b, c],
+      transformers: v.transformers ?? null,
+      plateRatio: v.plateRatio ?? null,
+      shownRatio: v.shownRatio ?? null,
     };
     return measured(entry, day, ['S-METER'], where, ask(RULES.meter, reading, where));
   },
@@ -41,6 +52,7 @@ export const METER = kind({
       unitId: z
         .enum(design.inverters.map((u) => u.id) as [string, ...string[]])
         .meta({ description: 'Unit that was switched on' }),
+      ...Object.fromEntries(RATIO.map((k) => [k, values.shape[k].unwrap()])),
     }),
     blank: {
       unitId: design.inverters[0]?.id ?? '',
@@ -50,8 +62,16 @@ export const METER = kind({
       change1Kw: null,
       change2Kw: null,
       change3Kw: null,
+      ...Object.fromEntries(RATIO.map((k) => [k, null])),
     },
-    groups: [{ title: 'Load steady, power factor 1', paths: Object.keys(values.shape) }],
+    groups: [
+      {
+        title: 'Load steady, power factor 1',
+        paths: Object.keys(values.shape).filter((k) => !(RATIO as readonly string[]).includes(k)),
+      },
+      { title: 'Set in the meter', paths: RATIO },
+    ],
+    caution: 'Never open a live secondary of a current transformer: short it first.',
   }),
   line: (v) => `${v.beforeKw} to ${v.afterKw} kW for ${v.unitKw} kW`,
   printed: {

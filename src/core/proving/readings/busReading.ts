@@ -13,19 +13,23 @@ export interface PairReading {
   readonly means: string;
 }
 
-/** A bus that was asked, unit by unit, and measured with its plugs in and everything off, beside what the plan says. */
-export interface BusReading {
-  readonly from: SaidBy;
-  /** Questions to each unit. */
+/** Units that were asked many times over. */
+export interface AskedUnits {
+  /** Questions to each. */
   readonly polls: number;
+  /** Those planned, with the share of questions that came back well, 0…1. */
+  readonly shares: readonly { readonly label: string; readonly share: number }[];
+}
+
+/** A bus that was asked, unit by unit, and measured with its plugs in and everything off, beside what the plan says. */
+export interface BusReading extends AskedUnits {
+  readonly from: SaidBy;
   readonly bitRate: number;
   readonly plannedBitRate: number | null;
   /** Devices of the chain that have no address yet. */
   readonly unaddressed: readonly string[];
   /** Plan against found, whoever answered at all; none where no device has an address. */
   readonly findings: readonly Finding[];
-  /** Planned units with the share of questions that came back well, 0…1. */
-  readonly shares: readonly { readonly label: string; readonly share: number }[];
   /** Its pair, and behind every repeater the next. */
   readonly pairs: readonly PairReading[];
   /** Largest D0 to local earth, V rms, before the reference was landed. */

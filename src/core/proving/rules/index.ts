@@ -2,9 +2,10 @@ import { rulesIn } from '../../kernel/rule';
 import type { InsulationReading } from '../insulation';
 import type { AcReading } from '../readings/acReading';
 import type { AddressReading } from '../readings/addressReading';
-import type { BusReading, PairReading } from '../readings/busReading';
+import type { AskedUnits, BusReading, PairReading } from '../readings/busReading';
 import type { ContactReading, ContactsTold } from '../readings/contactReading';
 import type { SetUpReading } from '../readings/setUpReading';
+import type { WayReading } from '../readings/wayReading';
 import type { SaidBy } from '../saidBy';
 import type { StringReading } from '../readings/stringReading';
 import type { JointReading } from '../readings/torqueReading';
@@ -51,6 +52,8 @@ export const PROVING_RULES = {
   light: rulesIn<LightReading>(import.meta.glob(['./light/*.ts', '!**/*.test.ts'], { eager: true })),
   address: rulesIn<AddressReading>(import.meta.glob(['./address/*.ts', '!**/*.test.ts'], { eager: true })),
   bus: rulesIn<BusReading>(import.meta.glob(['./bus/*.ts', '!**/*.test.ts'], { eager: true })),
+  asked: rulesIn<AskedUnits>(import.meta.glob(['./asked/*.ts', '!**/*.test.ts'], { eager: true })),
+  way: rulesIn<WayReading>(import.meta.glob(['./way/*.ts', '!**/*.test.ts'], { eager: true })),
   pair: rulesIn<PairReading>(import.meta.glob(['./pair/*.ts', '!**/*.test.ts'], { eager: true })),
   setUp: rulesIn<SetUpReading>(import.meta.glob(['./setUp/*.ts', '!**/*.test.ts'], { eager: true })),
   setUpBus: rulesIn<SetUpReading>(import.meta.glob(['./setUpBus/*.ts', '!**/*.test.ts'], { eager: true })),

@@ -1,5 +1,6 @@
 import type { Found, Planned } from '$core/links/field/compare';
 import { FACTORY_ADDRESS } from '$core/links/addresses';
+import { SPARE_ADDRESS } from '$core/links/field/moves';
 import { planAgainstFound } from '$core/links/field/compare';
 import { scanOrder } from '$core/links/field/planned';
 import { symptomOf } from '$core/links/field/symptoms';
@@ -98,8 +99,11 @@ export async function* scanned(
   const expected = new Set([...plan.map((p) => p.address), FACTORY_ADDRESS]);
   const answers = new Map<number, Answered>();
   let waited = 0;
-  for (const [i, address] of order.entries()) {
+  const silent = () => plan.some((p) => !answers.get(p.address)?.found);
+  for (const [i, address] of [...order, SPARE_ADDRESS].entries()) {
     if (signal.aborted) return;
+    // Where all answer, nobody was left parked.
+    if (i === order.length && (!silent() || answers.has(SPARE_ADDRESS))) break;
     yield { asked: i, of: order.length, address };
     const here = expected.has(address);
     const answered = await askedAt(bus, address, times, { expected: here, patient: here && waited < LATE_MOST });

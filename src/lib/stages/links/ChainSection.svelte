@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
-  import { dragHandleZone } from 'svelte-dnd-action';
+  import { TRIGGERS, dragHandleZone } from 'svelte-dnd-action';
   import type { Check } from '$core/kernel/check';
   import { fixed } from '$core/kernel/quantity';
   import type { ChainDevice } from '$core/links/part';
@@ -14,17 +14,27 @@
   let { checks, results }: { checks: readonly Check[]; results: ChainResult } = $props();
   const site = useSite();
   const { chain, bus } = $derived(results);
-  const several = $derived(busesOf(site.design.chain).length > 1);
+  const buses = $derived(busesOf(site.design.chain));
+  const several = $derived(buses.length > 1);
   const hops = $derived(new Map(results.hops.map((h) => [h.to.id, h.cableM])));
   const addresses = $derived(
     new Map(checks.filter((c) => c.id === 'links.address').map((c) => [c.subject.id, c.verdict])),
   );
   let dragged = $state.raw<ChainDevice[] | null>(null);
   const devices = $derived(dragged ?? chain.devices);
+  /** What hangs over another bus. */
+  let held = $state.raw<{ readonly bus: number; readonly items: ChainDevice[] } | null>(null);
   let open = $state('');
   let said = $state('');
 
   const reorder = (ids: string[]) => site.apply({ kind: 'chain-order', ids });
+  async function toBus(n: number, [device]: readonly ChainDevice[]) {
+    if (device && device.kind !== 'logger') {
+      said = `${device.label} is now on bus ${n}`;
+      await site.apply({ kind: 'device-to-bus', deviceId: device.id, bus: n });
+    }
+    [held, dragged] = [null, null];
+  }
   function move(device: ChainDevice, by: 1 | -1) {
     const ids = chain.devices.map((d) => d.id);
     const from = ids.indexOf(device.id);
@@ -84,6 +94,8 @@
       use:dragHandleZone={{ items: devices.map((d) => ({ ...d })), flipDurationMs: 120, dropTargetStyle: {} }}
       onconsider={(e) => (dragged = e.detail.items as ChainDevice[])}
       onfinalize={(e) => {
+        // What was dropped on another bus is told by that.
+        if (e.detail.info.trigger === TRIGGERS.DROPPED_INTO_ANOTHER) return;
         const ids = (e.detail.items as ChainDevice[]).map((d) => d.id);
         dragged = e.detail.items as ChainDevice[];
         void reorder(ids).then(() => (dragged = null));
@@ -99,11 +111,33 @@
             hopM={hops.get(d.id)}
             verdict={addresses.get(d.id) ?? 'unknown'}
             open={open === d.id}
+            {buses}
             ontoggle={() => (open = open === d.id ? '' : d.id)}
             onmove={(by) => move(d, by)}
           />
         </li>
       {/each}
     </ol>
+    {#if several}
+      <div class="mt-2 flex flex-wrap gap-2" aria-label="Other buses">
+        {#each buses.filter((n) => n !== bus) as n (n)}
+          <div
+            class="num flex min-h-11 min-w-40 items-center border-2 border-dashed border-dim px-3 text-dim"
+            data-bus={n}
+            use:dragHandleZone={{
+              items: held?.bus === n ? held.items : [],
+              flipDurationMs: 0,
+              dropTargetStyle: {},
+              dropTargetClasses: ['border-ink'],
+            }}
+            onconsider={(e) => (held = { bus: n, items: e.detail.items as ChainDevice[] })}
+            onfinalize={(e) => void toBus(n, e.detail.items as ChainDevice[])}
+          >
+            {#each held?.bus === n ? held.items : [] as d (d.id)}<span>{d.label}</span>{/each}
+            <span class="ml-auto">drop here: bus {n}</span>
+          </div>
+        {/each}
+      </div>
+    {/if}
   {/if}
 </section>

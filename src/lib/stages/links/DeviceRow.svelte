@@ -3,6 +3,7 @@
   import { fixed } from '$core/kernel/quantity';
   import type { Verdict } from '$core/kernel/check';
   import { measuredM } from '$core/links/chain';
+  import { MOST_BUSES } from '$core/links/buses';
   import type { ChainDevice } from '$core/links/part';
   import { isUnit } from '$core/links/segments';
   import { useSite } from '$lib/client/siteState.svelte';
@@ -18,6 +19,7 @@
     hopM,
     verdict,
     open,
+    buses,
     ontoggle,
     onmove,
   }: {
@@ -32,17 +34,20 @@
     verdict: Verdict;
     /** Its form is open. */
     open: boolean;
+    /** Of the site: where there are several, the unit may stand on another. */
+    buses: readonly number[];
     ontoggle: () => void;
     onmove: (by: 1 | -1) => void;
   } = $props();
   const site = useSite();
+  const toBus = (bus: number) => site.apply({ kind: 'device-to-bus', deviceId: d.id, bus });
   const changed = (device: ChainDevice) => site.apply({ kind: 'chain-device', device });
   const asForm = $derived(chainDeviceToForm(d, before ? measuredM(before, d) : null));
   const paths = $derived(
     d.inverterId
-      ? ['bus', 'entryM', ...(before ? ['hopM'] : []), 'stubM', 'serial']
+      ? ['entryM', ...(before ? ['hopM'] : []), 'stubM', 'serial']
       : [
-          ...['label', 'bus', ...(isUnit(d) ? ['address'] : []), 'unitLoads', 'entryM', 'hopM', 'stubM', 'serial'],
+          ...['label', ...(isUnit(d) ? ['address'] : []), 'unitLoads', 'entryM', 'hopM', 'stubM', 'serial'],
           ...(d.kind === 'logger' ? ['terminatorOut'] : []),
           ...(d.kind === 'repeater' ? ['biasedBeyond'] : []),
           ...(d.portOf ? [] : ['xM', 'yM', 'zM']),
@@ -102,8 +107,17 @@
     {@render terminator('terminated', d.kind === 'repeater' ? 'before ' : '')}
     {#if d.kind === 'repeater'}{@render terminator('terminatedBeyond', 'behind ')}{/if}
   </span>
-  <span class="num text-right text-sm text-dim"
-    >{index === 0 ? 'start' : hopM == null ? 'hop unknown' : `${fixed(hopM, 1)} m`}</span
+  <span class="num flex items-center justify-end gap-2 text-right text-sm text-dim"
+    >{#if buses.length > 1 && d.kind !== 'logger'}
+      <select
+        class="num h-8 border border-rule bg-white py-0 pr-7 pl-2 text-sm text-ink"
+        aria-label="Bus of {d.label}"
+        value={d.bus}
+        onchange={(e) => toBus(Number(e.currentTarget.value))}
+      >
+        {#each buses as n (n)}<option value={n}>Bus {n}</option>{/each}
+      </select>
+    {/if}{index === 0 ? 'start' : hopM == null ? 'hop unknown' : `${fixed(hopM, 1)} m`}</span
   >
   <span class="flex gap-1">
     <button
@@ -135,6 +149,11 @@
       groups={[{ title: '', paths }]}
       {save}
     />
+    {#if d.kind !== 'logger' && Math.max(...buses) < MOST_BUSES}<button
+        type="button"
+        class="mt-2 mr-4 underline"
+        onclick={() => toBus(Math.max(...buses) + 1)}>Put {d.label} on a bus of its own</button
+      >{/if}
     {#if !d.inverterId}<button
         type="button"
         class="mt-2 underline"

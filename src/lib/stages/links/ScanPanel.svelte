@@ -3,8 +3,9 @@
   import { onDestroy } from 'svelte';
   import { fixed } from '$core/kernel/quantity';
   import { busesOf, devicesOn } from '$core/links/buses';
-  import { LAST_ADDRESS } from '$core/links/addresses';
   import { markOfFinding } from '$core/links/field/compare';
+  import type { Move } from '$core/links/field/moves';
+  import { SPARE_ADDRESS, mendingWrites } from '$core/links/field/moves';
   import { CAUSES } from '$core/links/field/symptoms';
   import { ApiProblem, post } from '$lib/client/api';
   import { useSite } from '$lib/client/siteState.svelte';
@@ -30,6 +31,7 @@
   let said = $state.raw<readonly string[]>([]);
   let failure = $state('');
   const TIMES = ['1', '5', '20', '100'].map((n) => ({ value: n, name: n === '1' ? 'once' : `${n} times` }));
+  const writes = $derived(scan.result ? mendingWrites(scan.result.findings) : []);
   const deviceAt = (address: number) => devices.find((d) => d.address === address);
   const placeOf = (r: ScanResult) => (r.symptom?.at ? (r.rates[r.symptom.at - 1]?.label ?? '') : '');
   const unclear = (r: ScanResult) =>
@@ -41,21 +43,25 @@
     failure = '';
     return look();
   };
-  async function move(serial: string, from: number, to: number) {
+  /** Writes one after the other, each read back; what is written when one fails stays, and the scan says from where to go on. */
+  let writing = $state.raw<{ readonly done: number; readonly of: number } | null>(null);
+  let stopped = false;
+  async function moveAll(writes: readonly Move[]) {
+    [said, failure, stopped] = [[], '', false];
     try {
-      const given = await post<AddressAnswer>(`/api/v1/sites/${site.siteId}/bus-address`, {
-        bus: at,
-        speaks,
-        serial,
-        from,
-        to,
-      });
-      said = given.steps;
-      failure = '';
-      await look();
+      for (const [done, { serial, from, to }] of writes.entries()) {
+        if (stopped) break;
+        writing = { done, of: writes.length };
+        const asked = { bus: at, speaks, serial, from, to };
+        const given = await post<AddressAnswer>(`/api/v1/sites/${site.siteId}/bus-address`, asked);
+        said = [...said, ...given.steps];
+      }
     } catch (cause) {
       failure = cause instanceof ApiProblem ? cause.problem.detail : 'The server does not answer.';
+    } finally {
+      writing = null;
     }
+    if (said.length) await look();
   }
   const learn = (address: number, serial: string) => {
     const device = deviceAt(address);
@@ -94,6 +100,13 @@
       <button type="button" class="underline" onclick={() => scan.stop()}>Stop</button>
     </div>
   {/if}
+  {#if writing}
+    <div class="mt-1 flex flex-wrap items-center gap-3 text-sm" role="status">
+      <progress aria-label="Writing addresses" max={writing.of} value={writing.done}></progress>
+      write {writing.done + 1} of {writing.of}
+      <button type="button" class="underline" onclick={() => (stopped = true)}>Stop after this one</button>
+    </div>
+  {/if}
   {#if scan.failure || failure}<p role="alert" class="mt-1 text-stop">{scan.failure || failure}</p>{/if}
   <div aria-live="polite">
     {#if said.length}<p class="mt-1 text-sm">{said.join(' · ')}</p>{/if}
@@ -105,6 +118,11 @@
           <b>{r.symptom.code.replaceAll('_', ' ').toLowerCase()}{placeOf(r) ? ` ${placeOf(r)}` : ''}</b>
         {/if}
         <span class="text-sm text-dim">{fixed(r.tookS, 1)} s</span>
+        {#if writes.length > 1}
+          <Button size="xs" disabled={writing !== null || scan.running} onclick={() => moveAll(writes)}
+            >Bring all to their addresses: {writes.length} writes</Button
+          >
+        {/if}
         {#if r.findings.some((f) => f.kind === 'serial new to the plan')}
           <Button size="xs" color="alternative" onclick={() => learnAll(r)}>Keep the serials in the plan</Button>
         {/if}
@@ -154,12 +172,19 @@
                     {@const to = f.belongsAt}
                     {@const serial = f.serials[0]}
                     {#if r.findings.some((o) => o.address === to && o.kind !== 'missing')}
-                      <button type="button" class="underline" onclick={() => move(serial, f.address, LAST_ADDRESS)}
-                        >park at {LAST_ADDRESS}</button
+                      <button
+                        type="button"
+                        class="underline"
+                        disabled={writing !== null}
+                        onclick={() => moveAll([{ serial, from: f.address, to: SPARE_ADDRESS }])}
+                        >park at {SPARE_ADDRESS}</button
                       >
                     {:else}
-                      <button type="button" class="underline" onclick={() => move(serial, f.address, to)}
-                        >move to {to}</button
+                      <button
+                        type="button"
+                        class="underline"
+                        disabled={writing !== null}
+                        onclick={() => moveAll([{ serial, from: f.address, to }])}>move to {to}</button
                       >
                     {/if}
                   {/if}

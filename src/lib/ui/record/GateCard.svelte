@@ -3,7 +3,7 @@
   import { isClosed } from '$core/proving/gates/machine';
   import type { SiteDesign } from '$core/design';
   import type { EntrySubject } from '$core/proving/entry';
-  import { kindOf, measuring } from '$core/proving/kinds';
+  import { kindOf, measuring, measuringBeside } from '$core/proving/kinds';
   import { inHand } from '$core/proving/zones';
   import { signOn } from '$lib/client/signOn.svelte';
   import { useLog } from '$lib/client/logState.svelte';
@@ -93,6 +93,12 @@
     {#if kind?.kind === 'step'}
       <p class="text-sm">Closes with the order of switching on: its last step is the proof.</p>
     {:else if kind}
+      {#each measuringBeside(gate.id).filter((k) => k.form?.(design, subject)) as beside (beside.kind)}
+        <details class="mb-2">
+          <summary class="cursor-pointer text-sm underline">{beside.title}</summary>
+          <EntryForm kind={beside} {subject} label="Record and sign" {done} />
+        </details>
+      {/each}
       {#if !isClosed(proof.state) || proof.state === 'accepted' || proof.state === 'waived'}
         {#if proof.state === 'locked'}<p class="text-sm text-dim">
             Measured now it is a reading on record, and proves nothing: what it waits for comes first.

@@ -1,11 +1,16 @@
 <script lang="ts">
   import { LINKS_RULES } from '$core/links/rules';
+  import { useLogOf } from '$lib/client/logState.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
   import LinksNav from '$lib/stages/links/LinksNav.svelte';
   import OtherWays from '$lib/stages/links/OtherWays.svelte';
+  import WayTests from '$lib/stages/links/WayTests.svelte';
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
+  import LogStatus from '$lib/ui/record/LogStatus.svelte';
   import Stage from '$lib/ui/Stage.svelte';
 
+  let { data } = $props();
+  useLogOf(() => data);
   const site = useSite();
   const { ethernet, radio, carrier, service } = LINKS_RULES;
   const ids = new Set([ethernet, radio, carrier, service].flat().map((r) => r.id));
@@ -18,7 +23,9 @@
     sheet.{/snippet}
   {#snippet main()}
     <LinksNav />
+    <LogStatus />
     <OtherWays />
+    <WayTests />
   {/snippet}
   {#snippet side()}<MarginLedger {checks} title="Margins: beside the bus" />{/snippet}
 </Stage>

@@ -3,13 +3,13 @@ import { found } from '../../../kernel/judgement';
 import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
 import { DUPLICATE_QUALITY, WEAK_QUALITY } from '../../../links/field/compare';
-import type { BusReading } from '../../readings/busReading';
+import type { AskedUnits } from '../../readings/busReading';
 
 /** Fewer questions say nothing of one loss in a hundred. */
 const POLLS_LEAST = 100;
 
 /** The unit that answers worst: share of a hundred questions and more that came back well. */
-export const BUS_LOSSES = rule<BusReading>()({
+export const BUS_LOSSES = rule<AskedUnits>()({
   id: 'proving.bus-losses',
   title: 'Questions that come back',
   unit: '%',
