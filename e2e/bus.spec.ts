@@ -120,10 +120,12 @@ test('a chain that is too slow goes over three buses, each landed, numbered and 
   const grip = first.getByLabel(/^Drag INV/).first();
   const there = first.locator('[data-bus="2"]');
   await there.scrollIntoViewIfNeeded();
-  await grip.hover();
+  const [from, to] = [await grip.boundingBox(), await there.boundingBox()];
+  if (!from || !to) throw new Error('nothing to drag');
+  await page.mouse.move(from.x + 15, from.y + 15);
   await page.mouse.down();
-  await there.hover();
-  await there.hover({ position: { x: 30, y: 20 } });
+  await page.mouse.move(from.x + 15, from.y + 40, { steps: 4 });
+  await page.mouse.move(to.x + 40, to.y + 20, { steps: 12 });
   await expect(there).toContainText('INV');
   await page.mouse.up();
   await saved(page);

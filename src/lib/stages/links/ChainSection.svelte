@@ -121,20 +121,23 @@
     {#if several}
       <div class="mt-2 flex flex-wrap gap-2" aria-label="Other buses">
         {#each buses.filter((n) => n !== bus) as n (n)}
-          <div
-            class="num flex min-h-11 min-w-40 items-center border-2 border-dashed border-dim px-3 text-dim"
-            data-bus={n}
-            use:dragHandleZone={{
-              items: held?.bus === n ? held.items : [],
-              flipDurationMs: 0,
-              dropTargetStyle: {},
-              dropTargetClasses: ['border-ink'],
-            }}
-            onconsider={(e) => (held = { bus: n, items: e.detail.items as ChainDevice[] })}
-            onfinalize={(e) => void toBus(n, e.detail.items as ChainDevice[])}
-          >
-            {#each held?.bus === n ? held.items : [] as d (d.id)}<span>{d.label}</span>{/each}
-            <span class="ml-auto">drop here: bus {n}</span>
+          <div class="num flex items-center gap-2 border-2 border-dashed border-dim pr-3 text-dim">
+            <ul
+              class="flex min-h-11 min-w-40 items-center px-3"
+              data-bus={n}
+              aria-label="Drop here for bus {n}"
+              use:dragHandleZone={{
+                items: held?.bus === n ? held.items : [],
+                flipDurationMs: 0,
+                dropTargetStyle: {},
+                dropTargetClasses: ['bg-white'],
+              }}
+              onconsider={(e) => (held = { bus: n, items: e.detail.items as ChainDevice[] })}
+              onfinalize={(e) => void toBus(n, e.detail.items as ChainDevice[])}
+            >
+              {#each held?.bus === n ? held.items : [] as d (d.id)}<li>{d.label}</li>{/each}
+            </ul>
+            drop here: bus {n}
           </div>
         {/each}
       </div>
