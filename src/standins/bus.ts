@@ -20,7 +20,11 @@ export interface Reply {
 const LOSS = { holds: 0, tight: 0.02, stop: 0.35 } as const;
 /** Past so many units only the way out is simulated: it is enough for a stand-in. */
 const BOTH_WAYS_MOST = 32;
-const NIGHT_LINE: Pick<Pair, 'impedanceOhm' | 'delayNsPerM' | 'loopOhmPerM' | 'terminatorOhm' | 'biasOhm' | 'asker'> = {
+const NIGHT_LINE: Pick<
+  Pair,
+  'impedanceOhm' | 'delayNsPerM' | 'loopOhmPerM' | 'terminatorOhm' | 'terminatorNf' | 'biasOhm' | 'asker'
+> = {
+  terminatorNf: null,
   impedanceOhm: 120,
   delayNsPerM: 6,
   loopOhmPerM: 0.07,

@@ -2,6 +2,7 @@ import type { Check, Subject } from '../kernel/check';
 import type { Memo } from '../kernel/memo';
 import { ask } from '../kernel/rule';
 import type { OtherWays } from './otherWays';
+import { blocksDirect } from './line/busLine';
 import type { LinksDesign } from './part';
 import type { BusResult } from './results';
 import { LINKS_RULES as RULES } from './rules';
@@ -49,7 +50,9 @@ function chainChecks({ whole, segments }: BusResult, of: string): Check[] {
       const pair = s.segment === null ? null : `segment ${s.segment}${of}`;
       return [
         ...ask(RULES.ends, s, chainSubject(pair === null ? `chain ends${of}` : `ends of ${pair}`)),
-        ...[RULES.chain, RULES.line].flatMap((rules) => ask(rules, s, chainSubject(pair ?? `whole chain${of}`))),
+        ...[RULES.chain, RULES.line, ...(blocksDirect(s.chain.line) ? [RULES.capacitor] : [])].flatMap((rules) =>
+          ask(rules, s, chainSubject(pair ?? `whole chain${of}`)),
+        ),
       ];
     }),
   ];

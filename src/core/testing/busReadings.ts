@@ -1,6 +1,6 @@
 import { known } from '../kernel/answer';
 import type { Finding } from '../links/field/compare';
-import type { BusReading } from '../proving/readings/busReading';
+import type { BusReading, PairReading } from '../proving/readings/busReading';
 import type { ContactReading } from '../proving/readings/contactReading';
 import type { WayReading } from '../proving/readings/wayReading';
 import type { SetUpReading } from '../proving/readings/setUpReading';
@@ -27,8 +27,19 @@ export const busReading = (over: Partial<BusReading> = {}): BusReading => ({
     { label: 'INV-01', share: 1 },
     { label: 'INV-02', share: 0.99 },
   ],
-  pairs: [{ at: 'the first device', pairOhm: 64, expectedOhm: known(64), means: 'As planned: 64.0 Ω.' }],
+  pairs: [pairReading({ at: 'the first device' })],
   groundV: 0.3,
+  ...over,
+});
+
+/** A pair behind a repeater that reads as planned, with what a test wants otherwise. */
+export const pairReading = (over: Partial<PairReading> = {}): PairReading => ({
+  at: 'RPT-1, other side',
+  pairOhm: 64,
+  expectedOhm: known(64),
+  pairNf: null,
+  expectedNf: null,
+  means: 'As planned: 64.0 Ω.',
   ...over,
 });
 

@@ -16,6 +16,7 @@ import { stepsOf } from '../proving/tables/energiseOrders';
 import { plannedOf } from '../links/field/planned';
 import { meterSheet } from '../links/line/meterSheet';
 import { FIRST_BUS, devicesOn } from '../links/buses';
+import { blocksDirect } from '../links/line/busLine';
 import { busResult } from '../links/results';
 import { lineOf } from '../site/line';
 import { gridCodeOf } from '../site/gridCodes';
@@ -107,9 +108,12 @@ const earthValues = (design: SiteDesign, subject: EntrySubject) => {
 
 /** A scan of one bus that went as planned. */
 export function healthyScan(design: SiteDesign, bus: number) {
+  const { line } = design.chain;
+  const blocks = blocksDirect(line);
   const [pair, ...behind] = busResult(design, bus).segments.map((s) => ({
     repeaterId: s.chain.devices[0]?.id ?? '',
-    pairOhm: Math.round(10 * (meterSheet(s).value?.rows[0]?.bothOhm ?? 60)) / 10,
+    pairOhm: blocks ? 5000 : Math.round(10 * (meterSheet(s).value?.rows[0]?.bothOhm ?? 60)) / 10,
+    ...(blocks ? { pairNf: Math.round(2 * (line.terminatorNf ?? 0) + 0.05 * (s.lengthM.value ?? 0)) } : {}),
   }));
   return {
     from: 'over the bus',
@@ -121,6 +125,7 @@ export function healthyScan(design: SiteDesign, bus: number) {
       good: 100,
     })),
     pairOhm: pair?.pairOhm ?? 60,
+    ...(blocks ? { pairNf: pair?.pairNf ?? 0 } : {}),
     ...(behind.length ? { beyond: behind } : {}),
     groundV: 0.2,
   };

@@ -197,6 +197,8 @@ export const WHOLE_LINE: BusLine = {
   impedanceOhm: 120,
   delayNsPerM: 6,
   terminatorOhm: 120,
+  terminatorKind: 'resistor',
+  terminatorNf: null,
   biasAt: 'first device',
   pullUpOhm: 560,
   pullDownOhm: 560,

@@ -1,6 +1,7 @@
 import type { OtherWays } from '../links/otherWays';
 import type { ChainDevice } from '../links/part';
 import { newDevice } from '../links/part';
+import type { BusLine } from '../links/line/busLine';
 import type { AcRun } from '../ac/part';
 import { newSegment } from '../ac/planSegments';
 import { schoolOf } from '../conductor/schools';
@@ -410,6 +411,7 @@ export function randomDesign(seed: number, most?: Size): SiteDesign {
         impedanceOhm: maybe(one([100, 120])),
         delayNsPerM: maybe(one([5, 6])),
         terminatorOhm: maybe(one([120, 100])),
+        ...withCapacitor(seed),
         biasAt: maybe(one(['nowhere', 'first device', 'first device'] as const)),
         pullUpOhm: maybe(one([450, 560, 650])),
         pullDownOhm: maybe(one([450, 560, 650])),
@@ -462,6 +464,16 @@ function withRepeater(seed: number, devices: ChainDevice[]): ChainDevice[] {
     hopFromId: before.id,
   };
   return devices.flatMap((d) => (d === before ? [d, repeater] : [d]));
+}
+
+/** Terminators of a pair, some with a capacitor, by a chance of their own. */
+function withCapacitor(seed: number): Pick<BusLine, 'terminatorKind' | 'terminatorNf'> {
+  const next = generator(seed + 5_000_003);
+  const blocks = next() < 0.2;
+  return {
+    terminatorKind: blocks ? 'resistor and capacitor' : 'resistor',
+    terminatorNf: blocks && next() < 0.9 ? 5 + 60 * next() : null,
+  };
 }
 
 /** Ways beside the bus, by a chance of their own. */

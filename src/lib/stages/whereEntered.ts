@@ -87,6 +87,7 @@ const FIELDS: readonly (readonly [name: RegExp, at: EnteredAt])[] = [
   [/^section of the bus/, at('links/pair', 'areaMm2')],
   [/^temperature of the bus/, at('links/pair', 'conductorC')],
   [/^resistance of the terminators/, at('links/pair', 'terminatorOhm')],
+  [/^capacitor of the terminators/, at('links/pair', 'terminatorNf')],
   [/^where the pair is biased|^bias of the pair/, at('links/pair', 'biasAt')],
   [/^pull-up of the bias/, at('links/pair', 'pullUpOhm')],
   [/^pull-down of the bias/, at('links/pair', 'pullDownOhm')],

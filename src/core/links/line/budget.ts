@@ -106,6 +106,15 @@ export function leastTerminatorNf(lengthM: number, delayNsPerM: number, impedanc
   return (2 * lengthM * delayNsPerM) / impedanceOhm;
 }
 
+/** Settled after so many of its time constants: within a hundredth of its end (e⁻⁵). */
+const TIME_CONSTANTS = 5;
+
+/** Largest capacitor of a terminator that is at rest within half a bit, nF: 1/(2·rate·5·(Z_0 + R_T)). rate bit/s, resistances Ω. */
+export function mostTerminatorNf(bitRate: number, impedanceOhm: number, terminatorOhm: number): number {
+  requirePositive({ bitRate, impedanceOhm, terminatorOhm }, 'bitRate', 'impedanceOhm', 'terminatorOhm');
+  return 1e9 / (2 * bitRate * TIME_CONSTANTS * (impedanceOhm + terminatorOhm));
+}
+
 /** Edge of a fast driver, ns (common practice): the shorter it is, the shorter the branch that rings. */
 export const FAST_EDGE_NS = 20;
 

@@ -5,6 +5,7 @@ import type { Hop } from '../chain';
 import { askerOf } from '../ends';
 import type { Chain, ChainDevice } from '../part';
 import { isRepeater } from '../segments';
+import { terminatorS } from './busLine';
 import type { Bias } from './budget';
 import { RECEIVER_V, UNIT_LOAD_OHM, idleV } from './budget';
 import { ladderV } from './ladder';
@@ -23,7 +24,7 @@ export interface Level {
 export interface BusBudget {
   /** Loop of every hop at its hottest, Ω, in the order of the chain. */
   readonly hopOhm: Answer<readonly number[]>;
-  /** Terminators at the first device, and elsewhere, Ω. */
+  /** Terminators at the first device, and elsewhere, Ω; none where a capacitor blocks direct current. */
   readonly terminators: Answer<{ readonly nearOhm: readonly number[]; readonly farOhm: readonly number[] }>;
   /** The bias of the pair; `none` where nobody biases it. */
   readonly bias: Answer<Bias | 'none'>;
@@ -75,14 +76,14 @@ function lowestLevel(
   chain: Chain,
   hopOhm: readonly number[],
   loads: readonly number[],
-  terminatorOhm: number,
+  eachS: number,
   bias: Bias | 'none',
 ): Level | null {
   const { devices } = chain;
   const asker = askerOf(chain);
   const idle = devices.map(
     (d, i) =>
-      (d.terminated ? 1 / terminatorOhm : 0) +
+      (d.terminated ? eachS : 0) +
       (loads[i] as number) / UNIT_LOAD_OHM +
       (i === 0 && bias !== 'none' ? 1 / (bias.pullUpOhm + bias.pullDownOhm) : 0),
   );
@@ -112,20 +113,20 @@ export function busBudget({ chain, hops, lengthM, loads, unitLoads }: Given): Bu
   const area: Answer<number> = line.areaMm2 === null ? lacking('section of the bus conductors') : known(line.areaMm2);
   const hot: Answer<number> =
     line.conductorC === null ? lacking('temperature of the bus conductors') : known(line.conductorC);
-  const terminatorOhm: Answer<number> =
-    line.terminatorOhm === null ? lacking('resistance of the terminators') : known(line.terminatorOhm);
+  const ofEach = terminatorS(line);
+  const eachS: Answer<number> = ofEach === null ? lacking('resistance of the terminators') : known(ofEach);
+  /** What a terminated device has across the pair, Ω: nothing where a capacitor blocks. */
+  const ohmOf = (d: ChainDevice): readonly number[] => (d.terminated && ofEach ? [1 / ofEach] : []);
   const bias = biasOf(chain);
 
   const pair = together({ area, hot, lengthM });
   const hopOhm: BusBudget['hopOhm'] = pair.value
     ? known(hops.map((h) => loopOhm(h.cableM ?? NaN, pair.value.area, pair.value.hot)))
     : lacking(...pair.missing);
-  const terminators: BusBudget['terminators'] = terminatorOhm.value
-    ? known({
-        nearOhm: devices.slice(0, 1).flatMap((d) => (d.terminated ? [terminatorOhm.value] : [])),
-        farOhm: devices.slice(1).flatMap((d) => (d.terminated ? [terminatorOhm.value] : [])),
-      })
-    : lacking(...terminatorOhm.missing);
+  const terminators: BusBudget['terminators'] =
+    eachS.value === null
+      ? lacking(...eachS.missing)
+      : known({ nearOhm: devices.slice(0, 1).flatMap(ohmOf), farOhm: devices.slice(1).flatMap(ohmOf) });
 
   const idling = together({ hopOhm, terminators, bias, unitLoads });
   const idle: BusBudget['idle'] =
@@ -141,14 +142,14 @@ export function busBudget({ chain, hops, lengthM, loads, unitLoads }: Given): Bu
               loopOhm: idling.value.hopOhm.reduce((sum, r) => sum + r, 0),
             }),
           );
-  const driving = together({ hopOhm, terminatorOhm, bias, unitLoads });
+  const driving = together({ hopOhm, eachS, bias, unitLoads });
   const level =
     driving.value &&
     lowestLevel(
       chain,
       driving.value.hopOhm,
       loads.map((l) => l ?? NaN),
-      driving.value.terminatorOhm,
+      driving.value.eachS,
       driving.value.bias,
     );
   const worst: BusBudget['worst'] =

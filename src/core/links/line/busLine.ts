@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { quantity } from '../../kernel/schema';
 
+const TERMINATOR_KINDS = ['resistor', 'resistor and capacitor'] as const;
+
 /** What the pair of a bus is made of and what hangs on it besides the units. Null: nobody said yet. */
 export const busLineSchema = z.object({
   areaMm2: quantity(0.05, 6, 'mm²', 'Section of a bus conductor').nullable(),
@@ -8,6 +10,9 @@ export const busLineSchema = z.object({
   impedanceOhm: quantity(50, 200, 'Ω', 'Wave impedance of the pair').nullable(),
   delayNsPerM: quantity(3.3, 10, 'ns/m', 'Delay of the pair').nullable(),
   terminatorOhm: quantity(30, 1000, 'Ω', 'Each terminator').nullable(),
+  /** With a capacitor in series it is no load while nothing changes. */
+  terminatorKind: z.enum(TERMINATOR_KINDS).default('resistor').meta({ description: 'Terminators are' }),
+  terminatorNf: quantity(0.01, 10_000, 'nF', 'Capacitor of each terminator').nullable().default(null),
   biasAt: z.enum(['nowhere', 'first device']).nullable().meta({ description: 'Where the pair is biased' }),
   pullUpOhm: quantity(50, 100_000, 'Ω', 'Pull-up to D1').nullable(),
   pullDownOhm: quantity(50, 100_000, 'Ω', 'Pull-down to D0').nullable(),
@@ -40,6 +45,8 @@ export const UNKNOWN_LINE: BusLine = {
   impedanceOhm: null,
   delayNsPerM: null,
   terminatorOhm: null,
+  terminatorKind: 'resistor',
+  terminatorNf: null,
   biasAt: null,
   pullUpOhm: null,
   pullDownOhm: null,
@@ -51,3 +58,10 @@ export const UNKNOWN_LINE: BusLine = {
   cableClass: null,
   powerCircuits: null,
 };
+
+/** Whether the terminators of a pair block direct current. */
+export const blocksDirect = ({ terminatorKind }: BusLine): boolean => terminatorKind === 'resistor and capacitor';
+
+/** What one terminator carries while nothing changes, S; null while nobody said. */
+export const terminatorS = (line: BusLine): number | null =>
+  blocksDirect(line) ? 0 : line.terminatorOhm === null ? null : 1 / line.terminatorOhm;

@@ -2,6 +2,7 @@ import { fixed } from '../../kernel/quantity';
 import type { ChainDevice, LinksDesign } from '../part';
 import { lineOf } from '../../site/line';
 import type { ChainResult } from '../results';
+import { blocksDirect } from './busLine';
 import { meterSheet } from './meterSheet';
 
 /** What a crew takes along to land a chain: the same on screen and on paper. */
@@ -55,7 +56,10 @@ export function chainSheet(result: ChainResult, marksOf: (device: ChainDevice) =
       ['Bit rate', said(chain.bitRate, 'bit/s')],
       ['Cable', said(lengthM.value, 'm', 1)],
       ['Conductors', said(line.areaMm2, 'mm²', 2)],
-      ['Terminators', said(line.terminatorOhm, 'Ω')],
+      [
+        'Terminators',
+        `${said(line.terminatorOhm, 'Ω')}${blocksDirect(line) ? ` and ${said(line.terminatorNf, 'nF', 1)}` : ''}`,
+      ],
       [
         'Bias',
         bias === null

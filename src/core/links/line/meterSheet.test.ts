@@ -74,3 +74,18 @@ describe('a reading at the first device', () => {
   it('of 322 Ω on 1200 m is the far terminator alone', () =>
     expect(readingMeans(L, 322)).toMatch(/^The far terminator alone/));
 });
+
+describe('the meter sheet of terminators that block direct current', () => {
+  const blocked = wholeChain(3, 60, { terminatorKind: 'resistor and capacitor', terminatorNf: 10 });
+  const sheet = meterSheet(blocked).value;
+  it('reads open everywhere, and the idle pair has nothing but its bias and receivers', () => {
+    expect(sheet?.rows.flatMap((r) => [r.bothOhm, r.backOhm, r.onOhm])).toEqual(Array.from({ length: 9 }, () => null));
+    expect(sheet?.rows[2]?.idleMv).toBeGreaterThan(4000);
+    expect(blocked.budget.terminators.value).toEqual({ nearOhm: [], farOhm: [] });
+    expect(blocked.budget.worst.value?.volt).toBeGreaterThan(wholeChain(3, 60).budget.worst.value?.volt ?? NaN);
+  });
+  it('says of a reading whether something passes', () => {
+    expect(sheet && readingMeans(sheet, 1000)).toMatch(/^Open, as planned/);
+    expect(sheet && readingMeans(sheet, 999)).toMatch(/^Something passes direct current/);
+  });
+});

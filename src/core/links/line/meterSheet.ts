@@ -5,6 +5,7 @@ import { fixed } from '../../kernel/quantity';
 import type { ChainDevice } from '../part';
 import type { ChainResult } from '../results';
 import { UNIT_LOAD_OHM, shortAtM } from './budget';
+import { terminatorS } from './busLine';
 import { ladderV } from './ladder';
 
 /** What a meter across the pair has to read at one device. Ω at 20 °C, everything off and the bias out; null: open. */
@@ -38,14 +39,16 @@ function seenOhm(hopOhm: readonly number[], acrossS: readonly number[], at: numb
 export function meterSheet({ chain, hops, lengthM, loads, budget }: ChainResult): Answer<MeterSheet> {
   const { devices, line } = chain;
   const { areaMm2, terminatorOhm } = line;
+  const eachS = terminatorS(line);
   const missing = [
     ...(areaMm2 === null ? ['section of the bus conductors'] : []),
-    ...(terminatorOhm === null ? ['resistance of the terminators'] : []),
+    ...(eachS === null || terminatorOhm === null ? ['resistance of the terminators'] : []),
     ...lengthM.missing,
   ];
-  if (areaMm2 === null || terminatorOhm === null || lengthM.value === null) return lacking(...missing);
+  if (areaMm2 === null || eachS === null || terminatorOhm === null || lengthM.value === null)
+    return lacking(...missing);
   const hopOhm = hops.map((h) => loopOhm(h.cableM ?? NaN, areaMm2, METER_C));
-  const ends = devices.map((d) => (d.terminated ? 1 / terminatorOhm : 0));
+  const ends = devices.map((d) => (d.terminated ? eachS : 0));
   const bias = budget.bias.value;
   const idle =
     bias === null || bias === 'none' || loads.includes(null)
@@ -74,13 +77,15 @@ export function meterSheet({ chain, hops, lengthM, loads, budget }: ChainResult)
 /** A reading this near to what is expected is that one: leads, plugs and a warm cable, share and Ω (common practice). */
 const NEAR = 0.05;
 const LEADS_OHM = 0.5;
+/** A pair across which nothing passes direct current reads at least this, Ω: receivers that are off, in parallel (common practice). */
+export const OPEN_OHM = 1000;
 /** Whether a reading is what was expected, both Ω. */
 export const nearOhm = (readOhm: number, expectedOhm: number): boolean =>
   Math.abs(readOhm - expectedOhm) <= NEAR * expectedOhm + LEADS_OHM;
 
 /**
- * What an ohm reading at the first device says of a chain that was planned with a terminator at both ends and nowhere else: right, a terminator
- * missing, one too many, open or short, and where. Ω, from 0 (RangeError below, by `shortAtM`).
+ * What an ohm reading at the first device says of a chain that was planned with a terminator at both ends and nowhere else, or with none that
+ * passes direct current: right, a terminator missing, one too many, open or short, and where. Ω, from 0 (RangeError below, by `shortAtM`).
  */
 export function readingMeans({ terminatorOhm: r, loopOhmPerM, lengthM, rows }: MeterSheet, readOhm: number): string {
   const right = rows[0]?.bothOhm ?? null;
@@ -91,8 +96,12 @@ export function readingMeans({ terminatorOhm: r, loopOhmPerM, lengthM, rows }: M
     most: Math.max(parallel(r, loop + r / 2), parallel(r / 2, loop + r)),
     least: parallel(r / 2, loop + r),
   };
+  if (right === null)
+    return readOhm >= OPEN_OHM
+      ? 'Open, as planned: no terminator passes direct current.'
+      : 'Something passes direct current: a terminator without a capacitor, a short, or a device that is still powered.';
   if (readOhm > 10 * (r + loop)) return 'Open: no terminator is seen, or the plug is out.';
-  if (right !== null && near(right)) return `As planned: ${fixed(right, 1)} Ω.`;
+  if (near(right)) return `As planned: ${fixed(right, 1)} Ω.`;
   if (near(r)) return 'The near terminator alone: the far one is missing, or the pair is open on the way.';
   if (near(r + loop)) return 'The far terminator alone: the near one is missing.';
   if (readOhm <= LEADS_OHM) return 'Short at this device.';

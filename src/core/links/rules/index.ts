@@ -7,6 +7,7 @@ export const LINKS_RULES = {
   device: rulesIn<DeviceOnChain>(import.meta.glob(['./device/*.ts', '!**/*.test.ts'], { eager: true })),
   ends: rulesIn<ChainResult>(import.meta.glob(['./ends/*.ts', '!**/*.test.ts'], { eager: true })),
   line: rulesIn<ChainResult>(import.meta.glob(['./line/*.ts', '!**/*.test.ts'], { eager: true })),
+  capacitor: rulesIn<ChainResult>(import.meta.glob(['./capacitor/*.ts', '!**/*.test.ts'], { eager: true })),
   bus: rulesIn<ChainResult>(import.meta.glob(['./bus/*.ts', '!**/*.test.ts'], { eager: true })),
   ethernet: rulesIn<EthernetWay>(import.meta.glob(['./ethernet/*.ts', '!**/*.test.ts'], { eager: true })),
   radio: rulesIn<RadioWay>(import.meta.glob(['./radio/*.ts', '!**/*.test.ts'], { eager: true })),

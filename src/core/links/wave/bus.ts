@@ -12,6 +12,8 @@ export interface Bus {
   readonly stubsM: readonly number[];
   readonly terminated: readonly boolean[];
   readonly terminatorOhm: number;
+  /** Capacitor in series to it, nF; null: none. */
+  readonly terminatorNf: number | null;
   /** Bias resistors across the pair, in series, Ω; null: none. They stand at the first device. */
   readonly biasOhm: number | null;
   /** Who asks. */
@@ -70,9 +72,12 @@ export function networkOf(bus: Bus, faults: Faults, stepNs: number): BusNetwork 
     const line = section(before, i, bus.hopsM[hop] ?? 0);
     return [hop === faults.crossedHop ? { ...line, crossed: true } : line];
   });
-  bus.terminated.forEach((on, i) => {
-    if (faults.terminatedAt ? faults.terminatedAt.includes(i) : on) add(i, 1 / bus.terminatorOhm);
-  });
+  const ends = bus.terminated.flatMap((on, i) =>
+    (faults.terminatedAt ? faults.terminatedAt.includes(i) : on) ? [i] : [],
+  );
+  const farad = bus.terminatorNf === null ? null : bus.terminatorNf * 1e-9;
+  if (farad === null) for (const i of ends) add(i, 1 / bus.terminatorOhm);
+  const capacitors = farad === null ? [] : ends.map((at) => ({ at, farad, seriesOhm: bus.terminatorOhm }));
   if (bus.biasOhm !== null) add(0, (faults.biased ?? 1) / bus.biasOhm);
   const nodeOf = bus.unitLoads.map((_, i) => {
     const lengthM = faults.stub?.at === i ? faults.stub.lengthM : (bus.stubsM[i] ?? 0);
@@ -85,7 +90,7 @@ export function networkOf(bus: Bus, faults: Faults, stepNs: number): BusNetwork 
     add(node, (bus.unitLoads[i] as number) / UNIT_LOAD_OHM);
   });
   return {
-    network: { impedanceOhm: bus.impedanceOhm, sections, acrossS },
+    network: { impedanceOhm: bus.impedanceOhm, sections, acrossS, capacitors },
     nodeOf,
     turned: nodeOf.map((_, i) => i === faults.swappedAt),
   };

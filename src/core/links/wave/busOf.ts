@@ -1,6 +1,7 @@
 import type { Answer } from '../../kernel/answer';
 import { known, lacking } from '../../kernel/answer';
 import { askerOf } from '../ends';
+import { blocksDirect } from '../line/busLine';
 import type { ChainResult } from '../results';
 import type { Bus } from './bus';
 
@@ -14,6 +15,7 @@ export function busOf({ chain, hops, lengthM, loads, unitLoads, budget }: ChainR
     ...(impedanceOhm === null ? ['wave impedance of the pair'] : []),
     ...(delayNsPerM === null ? ['delay of the pair'] : []),
     ...(terminatorOhm === null ? ['resistance of the terminators'] : []),
+    ...(blocksDirect(line) && line.terminatorNf === null ? ['capacitor of the terminators'] : []),
     ...budget.bias.missing,
     ...budget.hopOhm.missing,
     ...unitLoads.missing,
@@ -31,6 +33,7 @@ export function busOf({ chain, hops, lengthM, loads, unitLoads, budget }: ChainR
     stubsM: devices.map((d) => d.stubM ?? NaN),
     terminated: devices.map((d) => d.terminated),
     terminatorOhm,
+    terminatorNf: blocksDirect(line) ? line.terminatorNf : null,
     biasOhm: bias === 'none' ? null : bias.pullUpOhm + bias.pullDownOhm,
     asker: askerOf(chain),
   });

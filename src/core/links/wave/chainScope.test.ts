@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { wholeChain } from '../../testing/chains';
+import { networkOf } from './bus';
 import { brokenRules } from './brokenRules';
 import { busOf } from './busOf';
 import { chainScope } from './chainScope';
@@ -145,4 +146,38 @@ describe('a trace', () => {
   });
   it('stays at rest past its last sample', () =>
     expect(traceOf(Float64Array.from([0, 1]), 5, 10, 10).at(-1)).toEqual([10, 1]));
+});
+
+describe('terminators with a capacitor', () => {
+  const blocked = (terminatorNf: number | null) =>
+    busOf(wholeChain(6, 250, { terminatorKind: 'resistor and capacitor', terminatorNf, biasAt: 'nowhere' }));
+  const at = (terminatorNf: number) => {
+    const scope = chainScope(
+      wholeChain(6, 250, { terminatorKind: 'resistor and capacitor', terminatorNf, biasAt: 'nowhere' }, () => ({
+        unitLoads: 0.125,
+      })),
+      [],
+    ).value;
+    if (!scope) throw new Error('no scope');
+    return scope;
+  };
+  it('stand at the ends of the network, and where a fault puts them, and pass no direct current', () => {
+    const bus = blocked(33).value;
+    if (!bus) throw new Error('no bus');
+    const ends = (faults: Parameters<typeof networkOf>[1]) => networkOf(bus, faults, 5).network;
+    expect(ends({}).capacitors).toEqual(
+      [0, 5].map((i) => ({ at: i, farad: expect.closeTo(33e-9, 15) as number, seriesOhm: 120 })),
+    );
+    expect(ends({ terminatedAt: [2] }).capacitors?.map((c) => c.at)).toEqual([2]);
+    expect(Math.max(...ends({}).acrossS)).toBeLessThan(1e-3);
+    expect(networkOf({ ...bus, terminatorNf: null }, {}, 5).network.capacitors).toEqual([]);
+    expect(blocked(null).missing).toEqual(['capacitor of the terminators']);
+  });
+  it('leave a level as of no terminator at all, and settle by (Z0 + R)·C', () => {
+    const plain = wholeChain(6, 250, { biasAt: 'nowhere' }, () => ({ unitLoads: 0.125, terminated: false }));
+    const open = chainScope(plain, []).value?.channels[4]?.heard.finalV ?? NaN;
+    expect(at(33).channels[4]?.heard.finalV).toBeCloseTo(open, 2);
+    const settles = (nF: number) => at(nF).channels[4]?.heard.settleUs ?? NaN;
+    expect(settles(66)).toBeGreaterThan(1.5 * settles(33));
+  });
 });

@@ -16,6 +16,7 @@ const chain = (units: number, hopM: number, loopOhmPerM: number): Bus => ({
   stubsM: Array.from({ length: units + 1 }, () => 0),
   terminated: Array.from({ length: units + 1 }, (_, i) => i === 0 || i === units),
   terminatorOhm: 120,
+  terminatorNf: null,
   biasOhm: null,
   asker: 0,
 });

@@ -73,7 +73,7 @@ const FACTS: Readonly<Record<Input, (design: SiteDesign, object: string) => unkn
   bitRate: ({ chain }) => chain.bitRate,
   bus: ({ chain: { bitRate, devices, line, otherWays } }) => [
     bitRate,
-    [line.areaMm2, line.terminatorOhm],
+    [line.areaMm2, line.terminatorKind, line.terminatorOhm, line.terminatorNf],
     devices.map((d) => [d.id, d.kind, d.bus, d.address, d.terminated, d.terminatedBeyond]),
     waysOf(otherWays).map((w) => [w.way, w.id, w.units ?? null]),
   ],

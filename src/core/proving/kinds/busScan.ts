@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { quantity } from '../../kernel/schema';
 import { busesOf, devicesOn } from '../../links/buses';
 import { plannedOf } from '../../links/field/planned';
+import { blocksDirect } from '../../links/line/busLine';
 import { isRepeater } from '../../links/segments';
 import { kind } from '../kind';
 import { busPart, partsBeside } from '../links/parts';
@@ -42,14 +43,23 @@ export const BUS_SCAN = kind({
     const goodOf = (i: number) => `good${i}`;
     const repeaters = buses.flatMap((n) => devicesOn(design.chain, n).filter(isRepeater));
     const beyondOf = (i: number) => `beyond${i}`;
-    const { units: _, beyond: _b, bus, ...others } = scanValues.shape;
-    const rest = several ? { bus, ...others } : others;
+    const { units: _, beyond: _b, pairNf, bus, ...others } = scanValues.shape;
+    /** Ohms cannot show terminators that block direct current: their capacitors are measured. */
+    const blocks = blocksDirect(design.chain.line);
+    const nfOf = (i: number) => `beyondNf${i}`;
+    const rest = { ...(several ? { bus } : {}), ...others, ...(blocks ? { pairNf: pairNf.unwrap() } : {}) };
     const schema = z.object({
       ...rest,
       ...Object.fromEntries(
         repeaters.map((r, i) => [
           beyondOf(i),
           quantity(0, 1e7, 'Ω', `Across the pair behind ${r.label}${on(r.bus)}, everything off`).nullable(),
+        ]),
+      ),
+      ...Object.fromEntries(
+        (blocks ? repeaters : []).map((r, i) => [
+          nfOf(i),
+          quantity(0, 1e6, 'nF', `Capacitance across the pair behind ${r.label}${on(r.bus)}`).nullable(),
         ]),
       ),
       ...Object.fromEntries(
@@ -69,7 +79,10 @@ export const BUS_SCAN = kind({
         polls: 100,
         pairOhm: null,
         groundV: null,
-        ...Object.fromEntries(repeaters.map((_r, i) => [beyondOf(i), null])),
+        ...(blocks ? { pairNf: null } : {}),
+        ...Object.fromEntries(
+          repeaters.flatMap((_r, i) => [[beyondOf(i), null], ...(blocks ? [[nfOf(i), null]] : [])]),
+        ),
         ...Object.fromEntries(
           plan.flatMap((_p, i) => [
             [serialOf(i), ''],
@@ -78,7 +91,15 @@ export const BUS_SCAN = kind({
         ),
       },
       groups: [
-        { title: 'With the meter', paths: ['pairOhm', ...repeaters.map((_r, i) => beyondOf(i)), 'groundV'] },
+        {
+          title: 'With the meter',
+          paths: [
+            'pairOhm',
+            ...(blocks ? ['pairNf'] : []),
+            ...repeaters.flatMap((_r, i) => [beyondOf(i), ...(blocks ? [nfOf(i)] : [])]),
+            'groundV',
+          ],
+        },
         { title: 'Asked', paths: [...(several ? ['bus'] : []), 'from', 'bitRate', 'polls'] },
         { title: 'Every unit', paths: plan.flatMap((_p, i) => [serialOf(i), goodOf(i)]) },
       ],
@@ -89,7 +110,7 @@ export const BUS_SCAN = kind({
               beyond: repeaters.flatMap((r, i) =>
                 typed[beyondOf(i)] === null || (several && r.bus !== typed['bus'])
                   ? []
-                  : [{ repeaterId: r.id, pairOhm: typed[beyondOf(i)] }],
+                  : [{ repeaterId: r.id, pairOhm: typed[beyondOf(i)], ...(blocks ? { pairNf: typed[nfOf(i)] } : {}) }],
               ),
             }
           : {}),

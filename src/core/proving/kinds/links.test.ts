@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { Crew, healthy, healthyScan } from '../../testing/crew';
 import { ethernet } from '../../testing/otherWays';
+import type { SiteDesign } from '../../design';
 import { twoUnits } from '../../testing/handedOver';
 import type { Entry, EntrySubject } from '../entry';
 import { evidence } from '../evidence';
@@ -203,6 +204,35 @@ describe('a bus with a repeater', () => {
       /Every repeater stands once/,
     );
   });
+});
+
+describe('a bus whose terminators have a capacitor', () => {
+  const line = { ...twoUnits.chain.line, terminatorKind: 'resistor and capacitor' as const, terminatorNf: 25 };
+  const blocked = { ...twoUnits, chain: { ...twoUnits.chain, line: { ...line, delayNsPerM: 6, impedanceOhm: 120 } } };
+  const whole = healthyScan(blocked, 1);
+  const at = (values: object) => {
+    const crew = new Crew(blocked);
+    crew.site();
+    const entry = crew.add('bus-scan', SITE, { ...whole, ...values });
+    const { checks, says } = look(crew, blocked).judgement(entry);
+    return [says[0]?.result, ...checks.filter((c) => c.verdict !== 'holds').map((c) => `${c.id} ${c.verdict}`)];
+  };
+  it('reads open in ohms, and shows its ends by their capacitance alone', () => {
+    expect(whole).toMatchObject({ pairOhm: 5000 });
+    expect(at({})).toEqual(['pass']);
+    expect(at({ pairNf: undefined })).toEqual([null, 'proving.bus-pair-capacitance unknown']);
+    expect(at({ pairNf: 25 })).toEqual(['fail', 'proving.bus-pair-capacitance stop']);
+    expect(at({ pairOhm: 120 })).toEqual(['fail', 'proving.bus-pair-ohm stop']);
+  });
+  it('asks for the capacitance in its form, and no other bus does', () => {
+    const paths = (design: SiteDesign) => kindNamed('bus-scan').form?.(design, SITE)?.groups[0]?.paths;
+    expect(paths(blocked)).toEqual(['pairOhm', 'pairNf', 'groundV']);
+    expect(paths(twoUnits)).toEqual(['pairOhm', 'groundV']);
+    const form = kindNamed('bus-scan').form?.(blocked, SITE);
+    expect(form?.toValues?.({ ...form.blank, pairNf: 51 })).toMatchObject({ pairNf: 51 });
+  });
+  it('costs the proof where a release changes them', () =>
+    expect(inputsOf(blocked, 'S-BUS', 'site')).not.toBe(inputsOf(twoUnits, 'S-BUS', 'site')));
 });
 
 describe('a way beside the bus', () => {

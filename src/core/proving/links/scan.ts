@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { SiteDesign } from '../../design';
-import { known, lacking } from '../../kernel/answer';
+import { given, known, lacking } from '../../kernel/answer';
 import { ask } from '../../kernel/rule';
 import { enumOf, partId, quantity } from '../../kernel/schema';
 import { FIRST_ADDRESS, LAST_ADDRESS } from '../../links/addresses';
@@ -8,6 +8,7 @@ import { BIT_RATES } from '../../links/bitRates';
 import { FIRST_BUS, busesOf } from '../../links/buses';
 import { planAgainstFound } from '../../links/field/compare';
 import { plannedOf } from '../../links/field/planned';
+import { blocksDirect } from '../../links/line/busLine';
 import { meterSheet, readingMeans } from '../../links/line/meterSheet';
 import { chainDeviceSchema } from '../../links/part';
 import type { ChainResult } from '../../links/results';
@@ -25,6 +26,7 @@ import { SAID_BY } from '../saidBy';
 const address = z.number().int().min(FIRST_ADDRESS).max(LAST_ADDRESS);
 const polls = quantity(1, 10_000, '', 'Questions to each unit').int();
 export const good = quantity(0, 10_000, '', 'Questions that came back well').int();
+const nF = (what: string) => quantity(0, 1e6, 'nF', what).nullable();
 export const scanValues = z
   .object({
     /** Left out: the first. */
@@ -37,9 +39,17 @@ export const scanValues = z
       .max(LAST_ADDRESS)
       .refine((units) => new Set(units.map((u) => u.address)).size === units.length, 'Every address stands once.'),
     pairOhm: quantity(0, 1e7, 'Ω', 'Across the pair at the first device, everything off, plugs in'),
+    /** Asked of a pair whose terminators have a capacitor. */
+    pairNf: nF('Capacitance across the pair at the first device, everything off').optional(),
     /** Behind every repeater, at its other side; of a bus without one, nothing. */
     beyond: z
-      .array(z.object({ repeaterId: partId, pairOhm: quantity(0, 1e7, 'Ω', 'Across the pair behind a repeater') }))
+      .array(
+        z.object({
+          repeaterId: partId,
+          pairOhm: quantity(0, 1e7, 'Ω', 'Across the pair behind a repeater'),
+          pairNf: nF('Capacitance across the pair behind a repeater').optional(),
+        }),
+      )
       .max(100)
       .refine((all) => new Set(all.map((b) => b.repeaterId)).size === all.length, 'Every repeater stands once.')
       .optional(),
@@ -51,6 +61,12 @@ export const scanValues = z
   });
 export type ScanValues = z.output<typeof scanValues>;
 export const busOf = (v: ScanValues): number => v.bus ?? FIRST_BUS;
+
+/** What was read across a pair; nothing where nobody did. */
+const read = (of?: { readonly pairOhm: number; readonly pairNf?: number | null | undefined }) => ({
+  pairOhm: of?.pairOhm ?? null,
+  pairNf: of?.pairNf ?? null,
+});
 
 /** A scan of one bus beside that bus as it is designed. */
 export function busReadingOf(design: SiteDesign, v: ScanValues): BusReading {
@@ -71,24 +87,48 @@ export function busReadingOf(design: SiteDesign, v: ScanValues): BusReading {
     pairs: on.segments.map((pair, i) => {
       const [first] = pair.chain.devices;
       return i === 0
-        ? pairReading(pair, 'the first device', v.pairOhm)
-        : pairReading(
-            pair,
-            `${first?.label}, other side`,
-            v.beyond?.find((b) => b.repeaterId === first?.id)?.pairOhm ?? null,
-          );
+        ? pairReading(pair, 'the first device', { pairOhm: v.pairOhm, pairNf: v.pairNf ?? null })
+        : pairReading(pair, `${first?.label}, other side`, read(v.beyond?.find((b) => b.repeaterId === first?.id)));
     }),
   };
 }
 
-function pairReading(pair: ChainResult, at: string, pairOhm: number | null): PairReading {
+/** The capacitors of a pair whose terminators have some, with the cable between them. */
+function capacitorsOf({ chain: { devices, line }, lengthM }: ChainResult): PairReading['expectedNf'] {
+  if (!blocksDirect(line)) return null;
+  return given(
+    {
+      'capacitor of the terminators': line.terminatorNf,
+      'delay of the pair': line.delayNsPerM,
+      'wave impedance of the pair': line.impedanceOhm,
+      'routes or positions': lengthM.value,
+    },
+    (k) =>
+      devices.filter((d) => d.terminated).length * k['capacitor of the terminators'] +
+      (k['routes or positions'] * k['delay of the pair']) / k['wave impedance of the pair'],
+  );
+}
+
+function pairReading(
+  pair: ChainResult,
+  at: string,
+  { pairOhm, pairNf }: { readonly pairOhm: number | null; readonly pairNf: number | null },
+): PairReading {
   const sheet = meterSheet(pair);
   const expected = sheet.value?.rows[0]?.bothOhm ?? null;
   return {
     at,
     pairOhm,
+    pairNf,
+    expectedNf: capacitorsOf(pair),
     expectedOhm:
-      sheet.value === null ? sheet : expected === null ? lacking('terminators of the chain') : known(expected),
+      sheet.value === null
+        ? sheet
+        : expected !== null
+          ? known(expected)
+          : blocksDirect(pair.chain.line)
+            ? known(Infinity)
+            : lacking('terminators of the chain'),
     means: sheet.value === null || pairOhm === null ? '' : readingMeans(sheet.value, pairOhm),
   };
 }
@@ -103,6 +143,9 @@ export function judgedScan(design: SiteDesign, scan: Entry & { readonly values: 
   return measured(scan, day, ['S-BUS'], where, [
     ...ask(RULES.real, reading, where),
     ...[RULES.bus, RULES.asked].flatMap((rules) => ask(rules, reading, where)),
-    ...reading.pairs.flatMap((pair) => ask(RULES.pair, pair, where)),
+    ...reading.pairs.flatMap((pair) => [
+      ...ask(RULES.pair, pair, where),
+      ...(pair.expectedNf ? ask(RULES.pairCapacitor, pair, where) : []),
+    ]),
   ]);
 }

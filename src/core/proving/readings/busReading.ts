@@ -9,6 +9,9 @@ export interface PairReading {
   /** Ω; null: not read. */
   readonly pairOhm: number | null;
   readonly expectedOhm: Answer<number>;
+  /** Ends planned with a capacitor: what all of them and the cable have, nF; null: with none. */
+  readonly expectedNf: Answer<number> | null;
+  readonly pairNf: number | null;
   /** What that reading says of the pair, in words. */
   readonly means: string;
 }

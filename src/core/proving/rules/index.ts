@@ -54,6 +54,7 @@ export const PROVING_RULES = {
   bus: rulesIn<BusReading>(import.meta.glob(['./bus/*.ts', '!**/*.test.ts'], { eager: true })),
   asked: rulesIn<AskedUnits>(import.meta.glob(['./asked/*.ts', '!**/*.test.ts'], { eager: true })),
   way: rulesIn<WayReading>(import.meta.glob(['./way/*.ts', '!**/*.test.ts'], { eager: true })),
+  pairCapacitor: rulesIn<PairReading>(import.meta.glob(['./pairCapacitor/*.ts', '!**/*.test.ts'], { eager: true })),
   pair: rulesIn<PairReading>(import.meta.glob(['./pair/*.ts', '!**/*.test.ts'], { eager: true })),
   setUp: rulesIn<SetUpReading>(import.meta.glob(['./setUp/*.ts', '!**/*.test.ts'], { eager: true })),
   setUpBus: rulesIn<SetUpReading>(import.meta.glob(['./setUpBus/*.ts', '!**/*.test.ts'], { eager: true })),

@@ -18,7 +18,16 @@
         { title: 'Cable', paths: ['areaMm2', 'conductorC', 'impedanceOhm', 'delayNsPerM'] },
         {
           title: 'Terminators and bias',
-          paths: ['terminatorOhm', 'biasAt', 'pullUpOhm', 'pullDownOhm', 'biasV', 'failSafe'],
+          paths: [
+            'terminatorKind',
+            'terminatorOhm',
+            'terminatorNf',
+            'biasAt',
+            'pullUpOhm',
+            'pullDownOhm',
+            'biasV',
+            'failSafe',
+          ],
         },
         {
           title: 'Beside power cables',

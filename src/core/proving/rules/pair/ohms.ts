@@ -2,8 +2,12 @@ import { practice } from '../../../kernel/check';
 import { found } from '../../../kernel/judgement';
 import { fixed } from '../../../kernel/quantity';
 import { rule } from '../../../kernel/rule';
-import { nearOhm } from '../../../links/line/meterSheet';
+import { OPEN_OHM, nearOhm } from '../../../links/line/meterSheet';
 import type { PairReading } from '../../readings/busReading';
+
+/** An open pair is expected as one of infinitely many ohms. */
+const asPlanned = (readOhm: number, expectedOhm: number): boolean =>
+  Number.isFinite(expectedOhm) ? nearOhm(readOhm, expectedOhm) : readOhm >= OPEN_OHM;
 
 /** Ohms across a pair at its first device, everything off: a missing terminator or one too many can talk for years before a rate is changed. */
 export const BUS_PAIR_OHM = rule<PairReading>()({
@@ -21,8 +25,11 @@ export const BUS_PAIR_OHM = rule<PairReading>()({
   },
   judge: ({ read, expected }, { means }) =>
     found(
-      nearOhm(read, expected) ? 'holds' : 'stop',
-      () => [`${fixed(read, 1)} Ω read, ${fixed(expected, 1)} Ω expected`, means],
-      { value: read, limit: expected },
+      asPlanned(read, expected) ? 'holds' : 'stop',
+      () => [
+        `${fixed(read, 1)} Ω read, ${Number.isFinite(expected) ? `${fixed(expected, 1)} Ω` : 'an open pair'} expected`,
+        means,
+      ],
+      { value: read, limit: Number.isFinite(expected) ? expected : OPEN_OHM },
     ),
 });
