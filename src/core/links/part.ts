@@ -51,7 +51,11 @@ export const chainDeviceSchema = z.object({
   terminatorOut: z.boolean().nullable().default(null).meta({ description: 'Its terminator can be turned off' }),
   /** Of a repeater, towards the devices behind it: its terminator there, and whether it biases that pair (null: nobody said). */
   terminatedBeyond: z.boolean().default(false),
-  biasedBeyond: z.boolean().nullable().default(null).meta({ description: 'It biases the pair behind it' }),
+  biasedBeyond: z
+    .boolean()
+    .nullable()
+    .default(null)
+    .meta({ description: 'It biases the pair behind it, as the pair is biased' }),
   /** Branch from the chain to the device; 0: landed in–out. */
   stubM: quantity(0, 500, 'm', 'Stub off the chain, 0 if landed in–out').nullable().default(null),
 });

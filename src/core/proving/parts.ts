@@ -35,7 +35,7 @@ export interface Part<E extends Entry> {
  * What the newest reading of a part by somebody who may sign it says; null where nothing proves it, or something took that since: it happened to the
  * part, the gate was failed by hand, a reading by whoever did not come out well.
  */
-function resultOfPart<V, E extends Entry>(about: About<V>, part: Part<E>): Result {
+export function resultOfPart<V, E extends Entry>(about: About<V>, part: Part<E>): Result {
   const row = gateRow(part.gate);
   const newest = part.readings.findLast((r) => signs(row, r, about.day));
   const says = newest ? part.judged(newest) : null;
@@ -57,10 +57,10 @@ function resultOfPart<V, E extends Entry>(about: About<V>, part: Part<E>): Resul
 const proves = (result: Result): boolean => result === 'pass' || result === 'caution';
 
 /** What a reading says together with the other parts of its gate: the worst of them all. */
-export function withParts<V, E extends Entry>(about: About<V>, own: Judgement, parts: readonly Part<E>[]): Judgement {
-  const others = parts.map((part) => resultOfPart(about, part));
-  return { checks: own.checks, says: own.says.map((s) => ({ ...s, result: others.reduce(worse, s.result) })) };
-}
+export const withParts = (own: Judgement, others: readonly Result[]): Judgement => ({
+  checks: own.checks,
+  says: own.says.map((s) => ({ ...s, result: others.reduce(worse, s.result) })),
+});
 
 /** Whether something that happens makes a gate stale by its own name. */
 function voids(gate: GateId, what: string): boolean {

@@ -29,11 +29,7 @@ export const BUS_SCAN = kind({
   simulated: isSimulated,
   correctable: true,
   judge: (about) =>
-    withParts(
-      about,
-      judgedScan(about.design, about.entry, about.day),
-      partsBeside(about, busPart(busOf(about.values))),
-    ),
+    withParts(judgedScan(about.design, about.entry, about.day), partsBeside(about, busPart(busOf(about.values)))),
   form: (design) => {
     const buses = busesOf(design.chain);
     const several = buses.length > 1;

@@ -7,7 +7,7 @@ import { dcInsulationReading } from '../insulation';
 import { measured, notThere, onString } from '../judging';
 import type { About, Judgement } from '../kind';
 import { kind } from '../kind';
-import { before, withParts } from '../parts';
+import { before, resultOfPart, withParts } from '../parts';
 import { PROVING_RULES as RULES } from '../rules';
 
 const values = z
@@ -45,13 +45,15 @@ export const DC_INSULATION = kind({
       return measured(r, day, ['D-IR'], where, ask(RULES.insulation, reading, where));
     };
     const readings = ofSameSplit(about);
-    const parts = others(v).map((part) => ({
-      gate: 'D-IR' as const,
-      at: ['site', subject.id, ...(on.unit ? [on.unit.id] : [])],
-      readings: readings.filter((r) => r.values.part === part),
-      judged: (r: Part) => judged(r).says[0]?.result ?? null,
-    }));
-    return withParts(about, judged(entry), parts);
+    const parts = others(v).map((part) =>
+      resultOfPart(about, {
+        gate: 'D-IR',
+        at: ['site', subject.id, ...(on.unit ? [on.unit.id] : [])],
+        readings: readings.filter((r) => r.values.part === part),
+        judged: (r) => judged(r).says[0]?.result ?? null,
+      }),
+    );
+    return withParts(judged(entry), parts);
   },
   form: () => ({
     schema: values,

@@ -15,7 +15,7 @@ export const WAY_TEST = kind({
   gates: ['S-BUS'],
   correctable: true,
   judge: (about) =>
-    withParts(about, judgedWay(about.design, about.entry, about.day), partsBeside(about, wayPart(about.values))),
+    withParts(judgedWay(about.design, about.entry, about.day), partsBeside(about, wayPart(about.values))),
   form: (design) => {
     const ways = waysOf(design.chain.otherWays);
     const [first, ...rest] = ways.map((w) => `${TRIED_WAYS[w.way]} ${w.label}`);

@@ -1,9 +1,8 @@
 import { busesOf, devicesOn } from '../../links/buses';
 import type { Entry } from '../entry';
-import type { About, Result } from '../kind';
+import type { About, Judgement, Result } from '../kind';
 import { ADDRESSED } from '../kinds/addressed';
-import type { Part } from '../parts';
-import { before } from '../parts';
+import { before, resultOfPart } from '../parts';
 import { isSimulated } from '../saidBy';
 import type { ScanValues } from './scan';
 import { busOf, judgedScan } from './scan';
@@ -23,16 +22,16 @@ const hoursOf = (way: TriedWay): readonly When[] =>
 
 type Read<V> = Entry & { readonly values: V };
 
-/** The parts of the gate but the one that is being read. */
-export function partsBeside<V>(about: About<V>, own: string): Part<Entry>[] {
+/** What the parts of the gate say, but the one that is being read. */
+export function partsBeside<V>(about: About<V>, own: string): Result[] {
   const { design, day } = about;
   const at = ['site', ...design.inverters.map((u) => u.id)];
-  const result = (judged: { readonly says: readonly { readonly result: Result }[] }) => judged.says[0]?.result ?? null;
-  const scans = before(about, 'bus-scan') as Read<ScanValues>[];
-  const trials = before(about, 'way-test') as Read<WayValues>[];
-  const buses = busesOf(design.chain).map((bus) => {
+  const result = ({ says }: Judgement): Result => says[0]?.result ?? null;
+  const scans = before(about, 'bus-scan') as readonly Read<ScanValues>[];
+  const trials = before(about, 'way-test') as readonly Read<WayValues>[];
+  const ofBus = (bus: number): Result => {
     const on = new Set(devicesOn(design.chain, bus).map((d) => d.inverterId));
-    const part: Part<Read<ScanValues>> = {
+    return resultOfPart(about, {
       gate: 'S-BUS',
       at,
       readings: scans.filter((r) => busOf(r.values) === bus && !isSimulated(r.values)),
@@ -41,20 +40,20 @@ export function partsBeside<V>(about: About<V>, own: string): Part<Entry>[] {
         (e) => ADDRESSED.is(e) && !isSimulated(e.values) && on.has(e.subject.id),
       ),
       judged: (scan) => result(judgedScan(design, scan, day)),
-    };
-    return { name: busPart(bus), part: part as unknown as Part<Entry> };
-  });
+    });
+  };
+  const ofWay = (name: string): Result =>
+    resultOfPart(about, {
+      gate: 'S-BUS',
+      at,
+      readings: trials.filter((r) => wayPart(r.values) === name),
+      judged: (trial) => result(judgedWay(design, trial, day)),
+    });
   const ways = waysOf(design.chain.otherWays).flatMap(({ way, id }) =>
-    hoursOf(way).map((when) => {
-      const name = wayPart({ way, wayId: id, when });
-      const part: Part<Read<WayValues>> = {
-        gate: 'S-BUS',
-        at,
-        readings: trials.filter((r) => wayPart(r.values) === name),
-        judged: (trial) => result(judgedWay(design, trial, day)),
-      };
-      return { name, part: part as unknown as Part<Entry> };
-    }),
+    hoursOf(way).map((when) => wayPart({ way, wayId: id, when })),
   );
-  return [...buses, ...ways].flatMap(({ name, part }) => (name === own ? [] : [part]));
+  return [
+    ...busesOf(design.chain).flatMap((bus) => (busPart(bus) === own ? [] : [ofBus(bus)])),
+    ...ways.flatMap((name) => (name === own ? [] : [ofWay(name)])),
+  ];
 }
