@@ -10,6 +10,7 @@ import { chainSheet, chainName } from './line/chainSheet';
 import { meterSheet } from './line/meterSheet';
 import { splitChain } from './order/splitChain';
 import { busResult, chainResult, linksResults, segmentOf } from './results';
+import { segmentsOf } from './segments';
 import { roundOf } from './timing/round';
 import { busOf } from './wave/busOf';
 
@@ -124,6 +125,9 @@ describe('a repeater', () => {
     expect(of(last, 'links.terminators').map((c) => c.verdict)).toEqual(['holds', 'unknown']);
     const first = withDevices(last, last.chain.devices.toReversed());
     expect(busResult(first, 1).segments).toHaveLength(1);
+  });
+  it('has no pair beside it where a bus is empty', () => {
+    expect(segmentsOf({ ...d.chain, devices: [] })).toEqual([{ ...d.chain, devices: [] }]);
   });
   it('may stand more than once', () => {
     expect(busResult(repeated(9, [3, 6]), 1).segments.map((s) => s.chain.devices.length)).toEqual([5, 5, 4]);

@@ -180,5 +180,8 @@ describe('what a scan found is put right by writing', () => {
     expect(found([1, 'S2'], [2, 'S1', 'S3'])).toEqual([]);
     expect(found([1, 'S2'], [2])).toEqual([]);
     expect(found([1, 'S2'], [3, 'S2'])).toEqual([]);
+    // The spare is taken by a stranger, and two would have to change places over it.
+    expect(found([1, 'S2'], [2, 'S1'], [3, 'S3'], [247, 'X'])).toEqual([]);
+    expect(found([1, 'S1'], [9, 'S2'], [247, 'X'])).toEqual(['S29>2']);
   });
 });
