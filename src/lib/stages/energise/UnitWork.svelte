@@ -8,13 +8,14 @@
   import type { UnitPick } from './unitPick.svelte';
 
   let { pick, design, unit }: { pick: UnitPick; design: SiteDesign; unit: SiteInverter } = $props();
+  const leaves = (key: string) => () => pick.leave(key);
 </script>
 
 <div class="order-first space-y-4 md:order-none">
   {#if pick.current}{#key pick.current.key}<GateCard
         proof={pick.current}
         {design}
-        done={() => pick.choose()}
+        done={leaves(pick.current.key)}
       />{/key}{/if}
   <OrderPanel unitId={unit.id} {design} />
   {#if pick.onGrid && !pick.signed}<button

@@ -75,9 +75,13 @@ export class UnitPick {
     this.#unitId = id;
     this.#chosen = '';
   }
-  /** Brings a gate on screen; none goes back to the one that is next. */
-  choose(key = ''): void {
+  /** Brings a gate on screen. */
+  choose(key: string): void {
     this.#chosen = key;
+  }
+  /** Leaves a gate that was worked on, unless somebody went on to another meanwhile. */
+  leave(key: string): void {
+    if (this.#chosen === key) this.#chosen = '';
   }
   sign(): void {
     if (!this.unit) return;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { GateProof } from '$core/proving/evidence/proofs';
   import { isClosed } from '$core/proving/gates/machine';
   import type { SiteDesign } from '$core/design';
@@ -16,6 +17,8 @@
 
   let { proof, design, done }: { proof: GateProof; design: SiteDesign; done: () => void } = $props();
   const log = useLog();
+  /** Of the gate that the card was opened for: an answer may come when another is on screen. */
+  const leave = untrack(() => done);
   const gate = $derived(proof.gate);
   const subject = $derived({ scope: gate.scope, id: proof.object } as EntrySubject);
   const kind = $derived(measuring(gate.id));
@@ -29,11 +32,11 @@
   const work = (doing: 'begins' | 'ends') => log.add({ kind: 'work', subject, values: { gate: gate.id, doing } });
 
   async function tick(result: 'pass' | 'fail', evidence: string) {
-    if (await log.add({ kind: 'gate', subject, values: { gate: gate.id, result, evidence } })) done();
+    if (await log.add({ kind: 'gate', subject, values: { gate: gate.id, result, evidence } })) leave();
   }
   async function waive(reason: string, reviewDays: number) {
     const entryId = proof.state === 'failed' ? (newest?.by.id ?? null) : null;
-    if (await log.add({ kind: 'waiver', subject, values: { gate: gate.id, entryId, reviewDays }, reason })) done();
+    if (await log.add({ kind: 'waiver', subject, values: { gate: gate.id, entryId, reviewDays }, reason })) leave();
   }
   async function accept() {
     if (!newest) return;
@@ -45,7 +48,7 @@
         reason: acceptReason,
       })
     )
-      done();
+      leave();
   }
 </script>
 
@@ -96,17 +99,17 @@
       {#each measuringBeside(gate.id).filter((k) => k.form?.(design, subject)) as beside (beside.kind)}
         <details class="mb-2">
           <summary class="cursor-pointer text-sm underline">{beside.title}</summary>
-          <EntryForm kind={beside} {subject} label="Record and sign" {done} />
+          <EntryForm kind={beside} {subject} label="Record and sign" done={leave} />
         </details>
       {/each}
       {#if !isClosed(proof.state) || proof.state === 'accepted' || proof.state === 'waived'}
         {#if proof.state === 'locked'}<p class="text-sm text-dim">
             Measured now it is a reading on record, and proves nothing: what it waits for comes first.
-          </p>{:else}<EntryForm {kind} {subject} label="Record and sign" {done} />{/if}
+          </p>{:else}<EntryForm {kind} {subject} label="Record and sign" done={leave} />{/if}
       {:else}
         <details>
           <summary class="cursor-pointer text-sm underline">Measure it again</summary>
-          <EntryForm {kind} {subject} label="Record and sign" {done} />
+          <EntryForm {kind} {subject} label="Record and sign" done={leave} />
         </details>
       {/if}
     {:else if proof.state !== 'passed'}
