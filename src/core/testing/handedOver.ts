@@ -1,5 +1,7 @@
 import { withRun } from '../ac/edits';
 import type { SiteDesign } from '../design';
+import { withChainNumbered } from '../links/edits';
+import { newDevice } from '../links/part';
 import { withHung, withWall } from '../mounting/edits';
 import { newWall } from '../mounting/part';
 import { withStrings } from '../strings/arrange';
@@ -18,6 +20,17 @@ export const twoUnits: SiteDesign = (() => {
   const hung = { ...onWall, survey: { ...laid.survey, rcdFitted: true, stopFitted: true, contactsFitted: true } };
   return ['inv-1', 'inv-2'].reduce((d, id) => withRun(d, runOf(id)), hung);
 })();
+
+/** The two with a repeater between them, every hop of so many metres and nothing at the landings. */
+export function twoRepeated(hopM: number): SiteDesign {
+  const [first, second] = twoUnits.chain.devices;
+  if (!first || !second) throw new RangeError('the site must have two units');
+  const repeater = { ...newDevice('rpt', 'repeater', 'RPT-1'), unitLoads: 1, biasedBeyond: true, stubM: 0 };
+  const devices = [first, { ...repeater, hopM, hopFromId: first.id }, { ...second, hopM, hopFromId: repeater.id }].map(
+    (d) => ({ ...d, entryM: 0 }),
+  );
+  return withChainNumbered({ ...twoUnits, chain: { ...twoUnits.chain, devices } });
+}
 
 /** Both on grid and the whole site handed over, on its first release. */
 export function handedOver(): Crew {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { Crew, healthy, healthyScan } from '../../testing/crew';
 import { ethernet } from '../../testing/otherWays';
 import type { SiteDesign } from '../../design';
-import { twoUnits } from '../../testing/handedOver';
+import { twoRepeated, twoUnits } from '../../testing/handedOver';
 import type { Entry, EntrySubject } from '../entry';
 import { evidence } from '../evidence';
 import { KINDS, kindNamed } from '../kinds';
@@ -136,25 +136,19 @@ describe('a bus that was scanned', () => {
   });
 });
 
+/** What a scan of a bus says, otherwise as planned: its result, and the checks that do not hold. */
+function saidOfScan(design: SiteDesign, values: object) {
+  const crew = new Crew(design);
+  crew.site();
+  const entry = crew.add('bus-scan', SITE, { ...healthyScan(design, 1), ...values });
+  const { checks, says } = look(crew, design).judgement(entry);
+  return [says[0]?.result, ...checks.filter((c) => c.verdict !== 'holds').map((c) => `${c.id} ${c.verdict}`)];
+}
+
 describe('a bus with a repeater', () => {
-  const rpt = { ...newDevice('rpt', 'repeater', 'RPT-1'), unitLoads: 1, biasedBeyond: true, stubM: 0, hopM: 12 };
-  const [first, second] = twoUnits.chain.devices;
-  const cut = withChainNumbered({
-    ...twoUnits,
-    chain: {
-      ...twoUnits.chain,
-      devices:
-        first && second ? [first, { ...rpt, hopFromId: first.id }, { ...second, hopM: 12, hopFromId: 'rpt' }] : [],
-    },
-  });
+  const cut = twoRepeated(12);
   const whole = healthyScan(cut, 1);
-  const at = (values: object) => {
-    const crew = new Crew(cut);
-    crew.site();
-    const entry = crew.add('bus-scan', SITE, { ...whole, ...values });
-    const { checks, says } = look(crew, cut).judgement(entry);
-    return [says[0]?.result, ...checks.filter((c) => c.verdict !== 'holds').map((c) => `${c.id} ${c.verdict}`)];
-  };
+  const at = (values: object) => saidOfScan(cut, values);
   it('is measured on both sides of it: no reading behind it, no bus', () => {
     expect(whole).toMatchObject({ beyond: [{ repeaterId: 'rpt' }] });
     expect(at({})).toEqual(['pass']);
@@ -210,13 +204,7 @@ describe('a bus whose terminators have a capacitor', () => {
   const line = { ...twoUnits.chain.line, terminatorKind: 'resistor and capacitor' as const, terminatorNf: 25 };
   const blocked = { ...twoUnits, chain: { ...twoUnits.chain, line: { ...line, delayNsPerM: 6, impedanceOhm: 120 } } };
   const whole = healthyScan(blocked, 1);
-  const at = (values: object) => {
-    const crew = new Crew(blocked);
-    crew.site();
-    const entry = crew.add('bus-scan', SITE, { ...whole, ...values });
-    const { checks, says } = look(crew, blocked).judgement(entry);
-    return [says[0]?.result, ...checks.filter((c) => c.verdict !== 'holds').map((c) => `${c.id} ${c.verdict}`)];
-  };
+  const at = (values: object) => saidOfScan(blocked, values);
   it('reads open in ohms, and shows its ends by their capacitance alone', () => {
     expect(whole).toMatchObject({ pairOhm: 5000 });
     expect(at({})).toEqual(['pass']);

@@ -1,34 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import type { SiteDesign } from '../../design';
-import { withChainNumbered, withDevices } from '../../links/edits';
-import { newDevice } from '../../links/part';
+import { withDevices } from '../../links/edits';
 import { healthyScan } from '../../testing/crew';
-import { twoUnits } from '../../testing/handedOver';
+import { twoRepeated, twoUnits } from '../../testing/handedOver';
 import { busReadingOf } from './scan';
 
-const [first, second] = twoUnits.chain.devices;
-/** Two units with a repeater between them over hops of 100 m. */
-const cut = withChainNumbered({
-  ...twoUnits,
-  chain: {
-    ...twoUnits.chain,
-    devices:
-      first && second
-        ? [
-            { ...first, entryM: 0 },
-            {
-              ...newDevice('rpt', 'repeater', 'RPT-1'),
-              entryM: 0,
-              unitLoads: 1,
-              biasedBeyond: true,
-              hopM: 100,
-              hopFromId: first.id,
-            },
-            { ...second, entryM: 0, hopM: 100, hopFromId: 'rpt' },
-          ]
-        : [],
-  },
-});
+const cut = twoRepeated(100);
+const second = twoUnits.chain.devices[1];
 const reading = (design: SiteDesign, over: object = {}) =>
   busReadingOf(design, { ...healthyScan(design, 1), from: 'over the bus', ...over } as Parameters<
     typeof busReadingOf
