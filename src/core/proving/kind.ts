@@ -21,8 +21,8 @@ export const SAYS_NOTHING: Judgement = { checks: [], says: [] };
 
 /** The entries beside the one that is judged: those that nothing corrects. */
 export interface Beside {
-  /** Of one kind, done within so many ms of a moment. */
-  readonly near: (kind: string, atMs: number, withinMs: number) => readonly Entry[];
+  /** Of one kind, done within so many ms of a moment; behind it within `afterMs`, where that is another time. */
+  readonly near: (kind: string, atMs: number, withinMs: number, afterMs?: number) => readonly Entry[];
 }
 
 export interface About<V> {

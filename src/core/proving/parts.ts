@@ -16,7 +16,7 @@ const PARTS_WITHIN_MS = 12 * 3_600_000;
 
 /** Entries of a kind within a working day before one, itself left out, in the order of the work. */
 export const before = <V>({ entry, atMs, beside }: About<V>, kind: string): readonly Entry[] =>
-  beside.near(kind, atMs, PARTS_WITHIN_MS).filter((e) => e.id !== entry.id && trueMs(e) <= trueMs(entry));
+  beside.near(kind, atMs, PARTS_WITHIN_MS, 0).filter((e) => e.id !== entry.id);
 
 /** A part of what a gate asks for, with everything on record of it and about it. */
 export interface Part<E extends Entry> {

@@ -21,12 +21,12 @@ export class Neighbours implements Beside {
     private readonly times: Times,
   ) {}
 
-  near(kind: string, atMs: number, withinMs: number): readonly Entry[] {
+  near(kind: string, atMs: number, withinMs: number, afterMs = withinMs): readonly Entry[] {
     const of = this.#of(kind);
     const found: Entry[] = [];
     for (let i = lowerBound(of, atMs - withinMs); i < of.length; i++) {
       const placed = of[i] as Placed;
-      if (placed.atMs > atMs + withinMs) break;
+      if (placed.atMs > atMs + afterMs) break;
       found.push(placed.entry);
     }
     return found;

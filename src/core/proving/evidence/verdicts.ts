@@ -13,6 +13,7 @@ interface Asked {
   readonly kind: string;
   readonly atMs: number;
   readonly withinMs: number;
+  readonly afterMs: number;
   readonly found: readonly Entry[];
 }
 
@@ -93,8 +94,8 @@ export class Verdicts {
 
   #stands(said: Said): boolean {
     if (said.asked === null || said.among === this.neighbours) return true;
-    const same = said.asked.every(({ kind, atMs, withinMs, found }) => {
-      const now = this.neighbours.near(kind, atMs, withinMs);
+    const same = said.asked.every(({ kind, atMs, withinMs, afterMs, found }) => {
+      const now = this.neighbours.near(kind, atMs, withinMs, afterMs);
       return now.length === found.length && now.every((e, i) => e === found[i]);
     });
     if (same) said.among = this.neighbours;
@@ -104,11 +105,11 @@ export class Verdicts {
   /** The neighbours, with a note of what is asked of them. */
   #noting(by: string, asked: Asked[]): Beside {
     return {
-      near: (kind, atMs, withinMs) => {
+      near: (kind, atMs, withinMs, afterMs = withinMs) => {
         const looks = this.memory.looks.get(kind) ?? new Map<string, number>();
-        this.memory.looks.set(kind, looks.set(by, Math.max(withinMs, looks.get(by) ?? 0)));
-        const found = this.neighbours.near(kind, atMs, withinMs);
-        asked.push({ kind, atMs, withinMs, found });
+        this.memory.looks.set(kind, looks.set(by, Math.max(withinMs, afterMs, looks.get(by) ?? 0)));
+        const found = this.neighbours.near(kind, atMs, withinMs, afterMs);
+        asked.push({ kind, atMs, withinMs, afterMs, found });
         return found;
       },
     };
