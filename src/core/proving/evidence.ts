@@ -6,12 +6,12 @@ import type { Release, SiteLog } from './evidence/log';
 import type { GateProof } from './evidence/proofs';
 import { GateProofs } from './evidence/proofs';
 import type { Reading, Run } from './evidence/state';
-import { partOfKey } from './evidence/state';
 import { guardsLost, nextState, stepAbout } from './evidence/switching';
 import type { Worked } from './evidence/worked';
 import { workedThrough } from './evidence/worked';
 import type { GateId } from './gates/machine';
-import { gateKey, gateRow, isClosed } from './gates/machine';
+import { gateRow, isClosed } from './gates/machine';
+import { keyOf } from './gates/net';
 import type { Judgement } from './kind';
 import type { StepAbout } from './order/stepReadings';
 import type { OrderName, StepState } from './tables/energiseOrders';
@@ -97,7 +97,7 @@ export class Evidence {
   }
 
   gate(gate: GateId, object: string): GateProof | undefined {
-    return this.gates.get(gateKey(gate, object));
+    return this.gates.of(gateRow(gate), object);
   }
 
   closed(gate: GateId, object: string): boolean {
@@ -150,8 +150,8 @@ export class Evidence {
 export const evidence = (log: SiteLog, nowMs: number, was?: Evidence): Evidence => new Evidence(log, nowMs, was);
 
 function permitTrouble(app: Application, unit: string): string[] {
-  const { keys } = app.needs(gateRow('I-PERMIT'), unit);
-  const open = keys.filter((key) => !app.closed(...partOfKey(key)));
+  const { gates } = app.needs(gateRow('I-PERMIT'), unit);
+  const open = gates.filter((n) => !app.closed(n.gate, n.object)).map(keyOf);
   const lost = app.moment.run(unit).permitLost ? ['the permit was withdrawn and not given anew'] : [];
   return [...open.map((key) => `${key} is not closed`), ...lost];
 }

@@ -10,6 +10,7 @@ import { netOf } from './evidence/siteModel';
 import { partOfKey } from './evidence/state';
 import { gateKey, gateRow, isClosed } from './gates/machine';
 import type { GateId, GateKey } from './gates/machine';
+import { keyOf } from './gates/net';
 import { GATE_TABLE } from './gates/table';
 import { kindOf } from './kinds';
 
@@ -32,7 +33,7 @@ function reach(h: History, entry: Entry): Set<GateKey> {
     for (const row of GATE_TABLE)
       for (const object of net.objects(row)) {
         const key = gateKey(row.id, object);
-        if (found.has(key) || !net.needs(row, object).keys.some((k) => found.has(k))) continue;
+        if (found.has(key) || !net.needs(row, object).gates.some((n) => found.has(keyOf(n)))) continue;
         found.add(key);
         grew = true;
       }
@@ -90,7 +91,7 @@ describe('whatever the history', () => {
         const e = of(h, h.log.entries);
         const net = netOf(h.log.releases.at(-1)!.design);
         if (e.closed('I-PERMIT', 'inv-1'))
-          for (const key of net.needs(gateRow('I-PERMIT'), 'inv-1').keys)
+          for (const key of net.needs(gateRow('I-PERMIT'), 'inv-1').gates.map(keyOf))
             expect(e.closed(...partOfKey(key)), told(h, e)).toBe(true);
         for (const order of ['1', '2', '3'] as const) {
           const next = e.next('inv-1', order);

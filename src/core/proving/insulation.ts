@@ -17,24 +17,23 @@ export interface InsulationTest {
 }
 
 /** Test voltage and least resistance by 1.25 × U_oc,stc (IEC 62446-1, 6.7, Table 2; recalled). */
-const STEPS: readonly (readonly [belowV: number, testV: number, mohm: number])[] = [
-  [120, 250, 0.5],
-  [500, 500, 1],
-  [1000, 1000, 1],
-  [Infinity, 1500, 1],
-];
+const STEPS = [
+  { belowV: 120, testV: 250, minimumMohm: 0.5 },
+  { belowV: 500, testV: 500, minimumMohm: 1 },
+  { belowV: 1000, testV: 1000, minimumMohm: 1 },
+  { belowV: Infinity, testV: 1500, minimumMohm: 1 },
+] as const;
+type Step = (typeof STEPS)[number];
 const TEST_VOLTAGES = [250, 500, 1000, 1500];
 
 /** How a DC section is to be tested. The test voltage never passes the modules' own system voltage. */
 export function dcInsulationTest(stringUocStcV: number, moduleSystemMaxV: number): InsulationTest {
   requirePositive({ stringUocStcV, moduleSystemMaxV }, 'stringUocStcV', 'moduleSystemMaxV');
   const systemV = 1.25 * stringUocStcV;
-  const [, testV, minimumMohm] = STEPS.find(([below], i) => (i === 0 ? systemV < below : systemV <= below)) ?? [
-    0, 1500, 1,
-  ];
-  const allowed = TEST_VOLTAGES.filter((v) => v <= moduleSystemMaxV);
+  const { testV, minimumMohm } = STEPS.find((s, i) => (i === 0 ? systemV < s.belowV : systemV <= s.belowV)) as Step;
   const capped = testV > moduleSystemMaxV;
-  return { requiredTestV: capped ? (allowed.at(-1) ?? 250) : testV, minimumMohm, capped };
+  const requiredTestV = capped ? (TEST_VOLTAGES.findLast((v) => v <= moduleSystemMaxV) ?? 250) : testV;
+  return { requiredTestV, minimumMohm, capped };
 }
 
 /** Test voltage and least resistance of a dead AC run: 500 V to 500 V nominal, 1000 V above; 1 MΩ (IEC 60364-6, Table 6.1; recalled). */

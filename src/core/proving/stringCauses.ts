@@ -82,42 +82,49 @@ export interface CauseRanking {
   readonly causes: readonly RankedCause[];
 }
 
-/** Voltage and current a cause would show, relative to n modules at v1 and to I1. */
-function prediction(
-  cause: CauseId,
-  n: number,
-  bypassDiodes: number,
-  other: number | null,
-): { modules: number; current: number } | null {
+/** Modules in series that would show the voltage of a cause; null where it cannot be, or shows none of its own. */
+function modulesShown(cause: CauseId, n: number, bypassDiodes: number, other: number | null): number | null {
   switch (cause) {
     case 'ok':
-      return { modules: n, current: 1 };
-    case 'minus1':
-      return { modules: n - 1, current: 1 };
-    case 'plus1':
-      return { modules: n + 1, current: 1 };
-    case 'minus2':
-      return { modules: n - 2, current: 1 };
-    case 'plus2':
-      return { modules: n + 2, current: 1 };
-    case 'diode1':
-      return bypassDiodes ? { modules: n - 1 / bypassDiodes, current: 1 } : null;
-    case 'diode2':
-      return bypassDiodes ? { modules: n - 2 / bypassDiodes, current: 1 } : null;
-    case 'mod_reversed':
-      return { modules: n - 2, current: 1 };
-    case 'reversed':
-      return { modules: -n, current: -1 };
-    case 'swapped':
-      return other === null || other === n ? null : { modules: other, current: 1 };
     case 'y_parallel':
-      return { modules: n, current: 2 };
+      return n;
+    case 'minus1':
+      return n - 1;
+    case 'plus1':
+      return n + 1;
+    case 'minus2':
+    case 'mod_reversed':
+      return n - 2;
+    case 'plus2':
+      return n + 2;
+    case 'diode1':
+      return bypassDiodes ? n - 1 / bypassDiodes : null;
+    case 'diode2':
+      return bypassDiodes ? n - 2 / bypassDiodes : null;
+    case 'reversed':
+      return -n;
+    case 'swapped':
+      return other === n ? null : other;
     case 'series':
-      return { modules: 2 * n, current: 1 };
+      return 2 * n;
     case 'open':
-      return { modules: 0, current: 0 };
+      return 0;
     default:
       return null;
+  }
+}
+
+/** Current that a cause shows, in currents of one string. */
+function currentsShown(cause: CauseId): number {
+  switch (cause) {
+    case 'reversed':
+      return -1;
+    case 'y_parallel':
+      return 2;
+    case 'open':
+      return 0;
+    default:
+      return 1;
   }
 }
 
@@ -137,35 +144,55 @@ class Ranking implements CauseRanking {
   readonly expected: Expected;
   readonly deviationPercent: number;
   readonly verdict: CauseRanking['verdict'];
-  /** By cause, in the order of the table; −∞ where it cannot be. */
-  readonly #scores: readonly number[];
+  readonly #module: ModuleType;
+  readonly #reading: FieldReading;
 
   constructor(m: ModuleType, r: FieldReading) {
+    this.#module = m;
+    this.#reading = r;
     this.expected = expectedReading(m, r);
     this.deviationPercent = 100 * (r.voltageV / this.expected.stringV - 1);
-    this.#scores = FIELD_CAUSES.map((row, i) => scoreOf(row.cause, LOG_PRIORS[i] as number, m, r, this.expected));
-    const top = Math.max(...this.#scores);
-    const best = FIELD_CAUSES[this.#scores.indexOf(top)]?.cause;
-    const ok = Math.exp((this.#scores[AS_DRAWN] as number) - top) / this.#total(top);
+    const scores = this.#scores();
+    const top = largestOf(scores);
+    const best = FIELD_CAUSES[scores.indexOf(top)]?.cause;
+    const ok = Math.exp((scores[AS_DRAWN] as number) - top) / totalOf(scores, top);
     const passes = ok >= 0.8 && Math.abs(this.deviationPercent) <= this.expected.u95Percent;
     const fails = best !== 'ok' && best !== 'low_current' && ok < 0.05;
     this.verdict = passes ? 'pass' : fails ? 'fail' : 'caution';
   }
 
-  #total(top: number): number {
-    let total = 0;
-    for (const score of this.#scores) total += Math.exp(score - top);
-    return total;
+  /** By cause, in the order of the table; −∞ where it cannot be. The next ranking overwrites them: thousands are made for every one that is read. */
+  #scores(): Float64Array {
+    for (let i = 0; i < SCORES.length; i++) {
+      const { cause } = FIELD_CAUSES[i] as (typeof FIELD_CAUSES)[number];
+      SCORES[i] = scoreOf(cause, LOG_PRIORS[i] as number, this.#module, this.#reading, this.expected);
+    }
+    return SCORES;
   }
 
   get causes(): readonly RankedCause[] {
-    const top = Math.max(...this.#scores);
-    const total = this.#total(top);
+    const scores = this.#scores();
+    const top = largestOf(scores);
+    const total = totalOf(scores, top);
     return FIELD_CAUSES.flatMap(({ cause, words, next, safety }, i): RankedCause[] => {
-      const score = this.#scores[i] as number;
+      const score = scores[i] as number;
       return score === -Infinity ? [] : [{ cause, words, next, safety, probability: Math.exp(score - top) / total }];
     }).sort((a, b) => b.probability - a.probability);
   }
+}
+const SCORES = new Float64Array(FIELD_CAUSES.length);
+
+function largestOf(scores: Float64Array): number {
+  let largest = -Infinity;
+  for (let i = 0; i < scores.length; i++) largest = Math.max(largest, scores[i] as number);
+  return largest;
+}
+
+/** Shares of all causes together, the likeliest as 1. */
+function totalOf(scores: Float64Array, top: number): number {
+  let total = 0;
+  for (let i = 0; i < scores.length; i++) total += Math.exp((scores[i] as number) - top);
+  return total;
 }
 const AS_DRAWN = FIELD_CAUSES.findIndex((row) => row.cause === 'ok');
 
@@ -179,10 +206,10 @@ function scoreOf(cause: CauseId, logPrior: number, m: ModuleType, r: FieldReadin
     if (currentA === null || currentA < 0.3 * i1 || currentA > 0.95 * i1) return -Infinity;
     return logPrior + logGauss(voltageV, stringV, Math.max(stringV * u, 2)) + Math.log(ROOT_2PI / (0.65 * i1));
   }
-  const p = prediction(cause, r.modules, m.bypassDiodes, r.otherModules);
-  if (!p) return -Infinity;
-  const vH = p.modules * moduleV;
-  const iH = p.current * i1;
+  const modules = modulesShown(cause, r.modules, m.bypassDiodes, r.otherModules);
+  if (modules === null) return -Infinity;
+  const vH = modules * moduleV;
+  const iH = currentsShown(cause) * i1;
   const uI = BUDGET.currentPercent / 100;
   return (
     logPrior +

@@ -71,9 +71,9 @@ export class Application implements Applied {
 
   /** Gates in the way of an entry at a moment: its needs, and the safe day where it wants one. */
   #inTheWay(row: GateRow, object: string): string[] {
-    const { pairs, overNothing } = this.needs(row, object);
+    const { gates, overNothing } = this.needs(row, object);
     const open: string[] = [];
-    for (const [g, o] of pairs) if (!this.closed(g, o)) open.push(gateKey(g, o));
+    for (const n of gates) if (!this.closed(n.gate, n.object)) open.push(gateKey(n.gate, n.object));
     if (wantsSafeDay(row) && !open.includes('S-SAFE') && !this.closed('S-SAFE', 'site')) open.push('S-SAFE');
     return overNothing ? [...open, NO_STRINGS] : open;
   }
@@ -87,8 +87,7 @@ export class Application implements Applied {
   }
 
   #entry(entry: Entry): void {
-    const made = this.known.releases.findIndex((r) => r.letter === entry.release);
-    if (made < 0) return this.note(entry, `There is no release ${entry.release} of this site.`);
+    if (!this.#releaseOf(entry)) return this.note(entry, `There is no release ${entry.release} of this site.`);
     if (entry.corrects !== null) return corrected(this, entry, entry.corrects);
     if (GATE.is(entry)) return this.#tick(entry, entry.values.gate, entry.values.result);
     if (HAPPENING.is(entry)) return happened(this, entry, entry.values.what);
@@ -100,11 +99,15 @@ export class Application implements Applied {
   }
 
   said(entry: Entry, place: Entry, gate: GateId): Result {
-    const own = this.known.releases.find((r) => r.letter === place.release);
+    const own = this.#releaseOf(place);
     const { newest } = this;
-    const by = (release: Release | undefined): Result =>
-      release ? saidInPlace(this.known, entry, place, release, gate) : null;
-    return newest && newest !== own ? worse(by(own), by(newest)) : by(own);
+    const says = own ? saidInPlace(this.known, entry, place, own, gate) : null;
+    return newest && newest !== own ? worse(says, saidInPlace(this.known, entry, place, newest, gate)) : says;
+  }
+
+  #releaseOf(entry: Entry): Release | undefined {
+    for (const r of this.known.releases) if (r.letter === entry.release) return r;
+    return undefined;
   }
 
   #tick(entry: Entry, gate: GateId, result: Result): void {

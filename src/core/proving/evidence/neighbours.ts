@@ -1,19 +1,19 @@
 import type { Entry } from '../entry';
+import { trueMs } from '../entry';
 import type { Beside } from '../kind';
 import { correctionTrouble } from './corrections';
 import type { EntryIndex } from './entries';
 import type { Times } from './times';
-import { timeOf } from './times';
 
-/** An entry in its place of the work. */
-interface Placed {
-  readonly atMs: number;
-  readonly entry: Entry;
+/** Entries of a kind in the order of the work, and beside them their times, ms. */
+interface InOrder {
+  readonly entries: readonly Entry[];
+  readonly atMs: readonly number[];
 }
 
 /** Entries by kind and time, those that nothing corrects: what sisters are found among. A kind is sorted when it is first asked for. */
 export class Neighbours implements Beside {
-  readonly #byKind = new Map<string, readonly Placed[]>();
+  readonly #byKind = new Map<string, InOrder>();
 
   constructor(
     private readonly entries: readonly Entry[],
@@ -23,13 +23,10 @@ export class Neighbours implements Beside {
 
   near(kind: string, atMs: number, withinMs: number, afterMs = withinMs): readonly Entry[] {
     const of = this.#of(kind);
-    const found: Entry[] = [];
-    for (let i = lowerBound(of, atMs - withinMs); i < of.length; i++) {
-      const placed = of[i] as Placed;
-      if (placed.atMs > atMs + afterMs) break;
-      found.push(placed.entry);
-    }
-    return found;
+    const from = firstFrom(of.atMs, atMs - withinMs);
+    let to = from;
+    while (to < of.atMs.length && (of.atMs[to] as number) <= atMs + afterMs) to++;
+    return of.entries.slice(from, to);
   }
 
   /** The same with some more entries, none of them named by one of before: only their kinds are looked at. */
@@ -60,12 +57,12 @@ export class Neighbours implements Beside {
     return first;
   }
 
-  #of(kind: string): readonly Placed[] {
+  #of(kind: string): InOrder {
     const known = this.#byKind.get(kind);
     if (known) return known;
-    const made = this.#standing(kind)
-      .map((entry): Placed => ({ atMs: timeOf(entry)[0], entry }))
-      .sort(byTime);
+    const placed = this.#standing(kind).map((entry) => ({ atMs: trueMs(entry), entry }));
+    placed.sort((a, b) => a.atMs - b.atMs || (a.entry.id < b.entry.id ? -1 : 1));
+    const made = { entries: placed.map((p) => p.entry), atMs: placed.map((p) => p.atMs) };
     this.#byKind.set(kind, made);
     return made;
   }
@@ -76,7 +73,7 @@ export class Neighbours implements Beside {
     const corrections = of.filter((e) => e.corrects !== null);
     if (corrections.length === 0) return of;
     const by = new Map<string, Entry>();
-    for (const c of corrections.sort((a, b) => timeOf(a)[0] - timeOf(b)[0] || (a.id < b.id ? -1 : 1))) {
+    for (const c of corrections.sort((a, b) => trueMs(a) - trueMs(b) || (a.id < b.id ? -1 : 1))) {
       const target = c.corrects === null ? undefined : this.byId.get(c.corrects);
       if (target && !by.has(target.id) && correctionTrouble(c, target, this.times.of(c).day) === null)
         by.set(target.id, c);
@@ -90,20 +87,19 @@ export class Neighbours implements Beside {
   }
 }
 
-const byTime = (a: Placed, b: Placed): number => a.atMs - b.atMs || (a.entry.id < b.entry.id ? -1 : 1);
-
-function inserted(of: readonly Placed[], entry: Entry): readonly Placed[] {
-  const placed = { atMs: timeOf(entry)[0], entry };
-  let at = lowerBound(of, placed.atMs);
-  while (at < of.length && byTime(of[at] as Placed, placed) < 0) at++;
-  return [...of.slice(0, at), placed, ...of.slice(at)];
+function inserted({ entries, atMs }: InOrder, entry: Entry): InOrder {
+  const ms = trueMs(entry);
+  let at = firstFrom(atMs, ms);
+  while (atMs[at] === ms && (entries[at] as Entry).id < entry.id) at++;
+  return { entries: entries.toSpliced(at, 0, entry), atMs: atMs.toSpliced(at, 0, ms) };
 }
 
-function lowerBound(of: readonly Placed[], at: number): number {
-  let [lo, hi] = [0, of.length];
+/** Place of the first of rising times that is not before a moment. */
+function firstFrom(atMs: readonly number[], ms: number): number {
+  let [lo, hi] = [0, atMs.length];
   while (lo < hi) {
     const mid = (lo + hi) >> 1;
-    if ((of[mid] as Placed).atMs < at) lo = mid + 1;
+    if ((atMs[mid] as number) < ms) lo = mid + 1;
     else hi = mid;
   }
   return lo;

@@ -33,7 +33,7 @@ export function changedSince({ known, moment }: Applied, letter: string, gate: G
 export function released(app: Applied, release: Release): void {
   for (const row of ROWS) for (const object of app.net.objects(row)) follow(app, row, object, release);
   cascadeAll(app);
-  if (app.needs(gateRow('S-HAND'), 'site').pairs.some(([g, o]) => !app.closed(g, o)))
+  if (app.needs(gateRow('S-HAND'), 'site').gates.some((n) => !app.closed(n.gate, n.object)))
     withdraw(app, 'S-HAND', 'site', `release ${release.letter} opened a gate`);
 }
 

@@ -1,12 +1,15 @@
 import type { SiteDesign } from '../../design';
 import type { Entry } from '../entry';
-import type { GateKey, GateState } from '../gates/machine';
+import type { GateKey, GateRow, GateState } from '../gates/machine';
+import { gateKey } from '../gates/machine';
 import type { GateNet, Node } from '../gates/net';
 import type { GateView } from '../gates/states';
 import { gateStates } from '../gates/states';
+import { GATE_TABLE } from '../gates/table';
 import type { Application } from './apply';
 import { netOf } from './siteModel';
 import type { Stand } from './state';
+import { partOfKey } from './state';
 
 /** A gate as every possible order of the work leaves it: the worst of them. */
 export interface GateProof extends GateView {
@@ -49,12 +52,19 @@ export class GateProofs implements Iterable<readonly [GateKey, GateProof]> {
   }
 
   get(key: GateKey): GateProof | undefined {
-    const place = this.#net?.placeOf(key);
+    const [gate, object] = partOfKey(key);
+    const row = GATE_TABLE.find((r) => r.id === gate);
+    return row && this.of(row, object);
+  }
+
+  of(row: GateRow, object: string): GateProof | undefined {
+    const place = this.#net?.placeOf(row, object);
     return this.#net && place !== undefined ? this.#at(this.#net.nodes[place] as Node, place) : undefined;
   }
 
   *[Symbol.iterator](): Iterator<readonly [GateKey, GateProof]> {
-    for (const [i, node] of (this.#net?.nodes ?? []).entries()) yield [node.key, this.#at(node, i)];
+    for (const [i, node] of (this.#net?.nodes ?? []).entries())
+      yield [gateKey(node.row.id, node.object), this.#at(node, i)];
   }
 
   #at(node: Node, place: number): GateProof {

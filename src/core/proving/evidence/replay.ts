@@ -30,7 +30,7 @@ interface Checkpoint {
 }
 /** Items between two checkpoints at the end of the log, where most news lands; further back they lie further apart: each holds a copy of the site. */
 const LEAST_APART = 128;
-const APART_SHARE = 1 / 8;
+const APART_SHARE = 1 / 4;
 
 /** What came to be known since a replay. */
 export interface News {

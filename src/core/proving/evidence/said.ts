@@ -20,10 +20,13 @@ import { openBeneath, put } from './withdraw';
 /** Gates that an entry speaks of, at the part it belongs to. */
 export function gatesOf(entry: Entry): readonly GateId[] {
   const kind = kindOf(entry);
-  if (kind.simulated?.(entry.values)) return [];
-  const gates = GATE.is(entry) ? [entry.values.gate] : kind.gates;
-  return gates.filter((gate) => gateRow(gate).scope === entry.subject.scope);
+  if (kind.simulated?.(entry.values)) return NO_GATES;
+  const { scope } = entry.subject;
+  const gates: readonly GateId[] = GATE.is(entry) ? [entry.values.gate] : kind.gates;
+  const own = (gate: GateId): boolean => gateRow(gate).scope === scope;
+  return gates.every(own) ? gates : gates.filter(own);
 }
+const NO_GATES: readonly GateId[] = [];
 
 /** Why a tick does nothing at a gate; null where it may. */
 export function byMeasurement(gate: GateId, result: Result): string | null {

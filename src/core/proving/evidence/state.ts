@@ -1,5 +1,6 @@
 import type { Entry } from '../entry';
 import type { GateId, GateKey, GateResult } from '../gates/machine';
+import { GATE_TABLE } from '../gates/table';
 import type { Result } from '../kind';
 import type { OrderName, StepState } from '../tables/energiseOrders';
 
@@ -105,7 +106,8 @@ export const NO_RUN: Run = {
 
 /** Everything about one part: its gates, and for an inverter its switching. Changed in place by the moment that owns it, and by no other. */
 export interface PartState {
-  readonly gates: ReadonlyMap<GateId, Stand>;
+  /** By the place of the gate among those of its scope; empty where nobody ever said anything. */
+  readonly stands: readonly (Stand | undefined)[];
   readonly run: Run;
 }
 class OwnedPart implements PartState {
@@ -114,11 +116,11 @@ class OwnedPart implements PartState {
 
   constructor(
     readonly owner: object,
-    readonly gates: Map<GateId, Stand>,
+    readonly stands: (Stand | undefined)[],
     public run: Run,
   ) {}
 }
-const NO_PART: PartState = { gates: new Map(), run: NO_RUN };
+const NO_PART: PartState = { stands: [], run: NO_RUN };
 
 /** A part as the state names it: the first letter of its gates and its id. */
 export type PartKey = string;
@@ -127,24 +129,39 @@ export const partOfKey = (key: GateKey): [GateId, string] => {
   return at < 0 ? [key as GateId, 'site'] : [key.slice(0, at) as GateId, key.slice(at + 1)];
 };
 
+/** The scopes by the first letter of their gates. */
+const LETTERS = ['S', 'I', 'D', 'B'] as const;
+const UNITS = LETTERS.indexOf('I');
+const scopeNamed = (key: PartKey): number => LETTERS.findIndex((l) => key.startsWith(l));
+/** The gates of each scope, in their order. */
+const GATES = LETTERS.map((l) => GATE_TABLE.map((r) => r.id).filter((id) => id.startsWith(l)));
+/** Where a gate stands: its scope, and its place there. */
+const PLACES = new Map(GATES.flatMap((ids, scope) => ids.map((id, place) => [id, { scope, place }] as const)));
+const placeOf = (gate: GateId): { readonly scope: number; readonly place: number } => {
+  const place = PLACES.get(gate);
+  if (!place) throw new RangeError(`gate must be one of the table (got ${gate})`);
+  return place;
+};
+
+/** The gates of a part of which anything was said. */
+export const gatesSaid = (key: PartKey, { stands }: PartState): readonly GateId[] =>
+  (GATES[scopeNamed(key)] ?? []).filter((_, place) => stands[place]);
+
 /** Parts of one scope. */
 interface Scoped {
   readonly owner: object;
   readonly parts: Map<string, OwnedPart>;
 }
-/** The scopes by the first letter of their gates. */
-const LETTERS = ['S', 'I', 'D', 'B'] as const;
-
 /** The state of every part in one order of the work. */
 export class Moment {
-  readonly #scopes: Map<string, Scoped>;
+  readonly #scopes: Scoped[];
   /** What bears this mark is this moment's alone and changed in place; the rest is copied first. */
   #owner = {};
   /** Parts changed since somebody asked to be told. */
   touched: Set<PartKey> | null = null;
 
   private constructor(
-    scopes: Map<string, Scoped>,
+    scopes: Scoped[],
     /** How many releases there are so far. */
     public released: number,
   ) {
@@ -152,55 +169,59 @@ export class Moment {
   }
 
   static blank(): Moment {
-    return new Moment(new Map(LETTERS.map((l) => [l, { owner: {}, parts: new Map() }])), 0);
+    return new Moment(
+      LETTERS.map(() => ({ owner: {}, parts: new Map() })),
+      0,
+    );
   }
 
   /** A second state from here on: both copy before they change. */
   fork(): Moment {
     this.#owner = {};
-    const twin = new Moment(new Map(this.#scopes), this.released);
+    const twin = new Moment([...this.#scopes], this.released);
     twin.touched = this.touched && new Set(this.touched);
     return twin;
   }
 
-  #part(letter: string, object: string): PartState {
-    return this.#scopes.get(letter)?.parts.get(object) ?? NO_PART;
+  #part(scope: number, object: string): PartState {
+    return this.#scopes[scope]?.parts.get(object) ?? NO_PART;
   }
 
   part(key: PartKey): PartState {
-    return this.#part(key.charAt(0), key.slice(2));
+    return this.#part(scopeNamed(key), key.slice(2));
   }
 
   /** A part to be changed in place. */
-  #own(letter: string, object: string): OwnedPart {
-    this.touched?.add(`${letter}@${object}`);
-    let scope = this.#scopes.get(letter);
-    if (scope?.owner !== this.#owner)
-      this.#scopes.set(letter, (scope = { owner: this.#owner, parts: new Map(scope?.parts) }));
+  #own(at: number, object: string): OwnedPart {
+    this.touched?.add(`${LETTERS[at]}@${object}`);
+    let scope = this.#scopes[at] as Scoped;
+    if (scope.owner !== this.#owner) this.#scopes[at] = scope = { owner: this.#owner, parts: new Map(scope.parts) };
     const part = scope.parts.get(object);
     if (part?.owner === this.#owner) {
       part.text = null;
       return part;
     }
-    const own = new OwnedPart(this.#owner, new Map(part?.gates), part?.run ?? NO_RUN);
+    const own = new OwnedPart(this.#owner, part ? part.stands.slice() : [], part?.run ?? NO_RUN);
     scope.parts.set(object, own);
     return own;
   }
 
   stand(gate: GateId, object: string): Stand {
-    return this.#part(gate.charAt(0), object).gates.get(gate) ?? NO_STAND;
+    const { scope, place } = placeOf(gate);
+    return this.#part(scope, object).stands[place] ?? NO_STAND;
   }
 
   putStand(gate: GateId, object: string, stand: Stand): void {
-    this.#own(gate.charAt(0), object).gates.set(gate, stand);
+    const { scope, place } = placeOf(gate);
+    this.#own(scope, object).stands[place] = stand;
   }
 
   run(unit: string): Run {
-    return this.#part('I', unit).run;
+    return this.#part(UNITS, unit).run;
   }
 
   putRun(unit: string, over: Partial<Run>): void {
-    const part = this.#own('I', unit);
+    const part = this.#own(UNITS, unit);
     part.run = { ...part.run, ...over };
   }
 
@@ -223,17 +244,18 @@ function textOf(part: PartState): string {
   return (part.text ??= written(part));
 }
 
-function written({ gates, run }: PartState): string {
-  const stands = [...gates]
-    .sort(([a], [b]) => (a < b ? -1 : 1))
-    .map(([gate, s]) => [
-      gate,
-      s.readings.map((r) => [r.place.id, r.by.id, r.result, r.workable, r.signed, r.broken !== null, r.acceptedBy]),
-      s.waived && [s.waived.by, s.waived.broken !== null],
-    ]);
+function written({ stands, run }: PartState): string {
+  const said = Array.from(
+    stands,
+    (s) =>
+      s && [
+        s.readings.map((r) => [r.place.id, r.by.id, r.result, r.workable, r.signed, r.broken !== null, r.acceptedBy]),
+        s.waived && [s.waived.by, s.waived.broken !== null],
+      ],
+  );
   const { order, done, stopped, off, isolating, live, permitLost } = run;
   return JSON.stringify([
-    stands,
+    said,
     order,
     done.map((d) => d.id),
     stopped !== null,

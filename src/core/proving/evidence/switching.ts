@@ -34,10 +34,7 @@ export function guardsLost(app: Applied, unit: string, order: OrderName, state: 
   const step = stepsOf(order).find((s) => s.state === state);
   const at = (gate: GateId): string[] =>
     gateRow(gate).scope === 'string'
-      ? app
-          .needs(gateRow('I-DCLAND'), unit)
-          .keys.filter((k) => k.startsWith(`${gate}@`))
-          .map((k) => k.slice(gate.length + 1))
+      ? app.needs(gateRow('I-DCLAND'), unit).gates.flatMap((n) => (n.gate === gate ? [n.object] : []))
       : [gateRow(gate).scope === 'site' ? 'site' : unit];
   const gates: readonly GateId[] = ['S-SAFE', 'I-PERMIT', ...(step?.gates ?? [])];
   const open = gates.flatMap((gate) =>

@@ -7,7 +7,7 @@ import { HAPPENINGS } from '../tables/happenings';
 import type { Happening } from '../tables/happenings';
 import type { Applied } from './applied';
 import type { Stand } from './state';
-import { isUntouched, standOf } from './state';
+import { gatesSaid, isUntouched, standOf } from './state';
 import { resetRun, stopOrder } from './orders';
 
 /** What makes proofs stale: a gate beneath them that opens, something that happened, an order that clocks leave open. */
@@ -27,9 +27,9 @@ export function put(app: Applied, row: GateRow, object: string, stand: Stand, la
 
 /** The first gate beneath one that is not closed, in words; null where it rests on what stands. The safe day makes nothing stale. */
 export function openBeneath(app: Applied, row: GateRow, object: string): string | null {
-  const { pairs, overNothing } = app.needs(row, object);
-  const open = pairs.find(([g, o]) => g !== 'S-SAFE' && !app.closed(g, o));
-  return open ? gateKey(...open) : overNothing ? 'a string' : null;
+  const { gates, overNothing } = app.needs(row, object);
+  const open = gates.find((n) => n.gate !== 'S-SAFE' && !app.closed(n.gate, n.object));
+  return open ? gateKey(open.gate, open.object) : overNothing ? 'a string' : null;
 }
 
 /** A gate that was closed is not any more. */
@@ -94,7 +94,7 @@ function withdrawnBy(app: Applied, h: Happening, object: string): [GateId, strin
 export function leaveOpen(app: Applied, parts: Iterable<string>, why: string, live: ReadonlySet<string>): void {
   for (const key of [...parts]) {
     const object = key.slice(2);
-    for (const gate of [...app.moment.part(key).gates.keys()]) withdraw(app, gate, object, why);
+    for (const gate of gatesSaid(key, app.moment.part(key))) withdraw(app, gate, object, why);
     if (!key.startsWith('I@')) continue;
     stopOrder(app, object, why);
     if (live.has(object)) app.moment.putRun(object, { live: true, permitLost: true });

@@ -15,11 +15,16 @@ export interface GateModel {
   readonly contactsFitted: boolean | null;
 }
 
+/** A gate at a part. */
+export interface GateAt {
+  readonly gate: GateId;
+  readonly object: string;
+}
+export const keyOf = ({ gate, object }: GateAt): GateKey => gateKey(gate, object);
+
 /** The gates on which one waits. `overNothing`: a join over no strings, which is not closed. */
 export interface Needs {
-  readonly keys: readonly GateKey[];
-  /** The same, each as its gate and part. */
-  readonly pairs: readonly (readonly [GateId, string])[];
+  readonly gates: readonly GateAt[];
   readonly overNothing: boolean;
 }
 
@@ -27,7 +32,6 @@ export interface Needs {
 export interface Node {
   readonly row: GateRow;
   readonly object: string;
-  readonly key: GateKey;
   readonly applies: boolean;
   readonly waitsFor: readonly number[];
   readonly overNothing: boolean;
@@ -37,7 +41,8 @@ export interface Node {
 
 /** Gates that hand-over does not wait for: they hold for a day. */
 const DAILY: readonly string[] = ['S-SAFE', 'I-PERMIT'];
-const HAND_OVER_NEEDS = GATE_TABLE.map((r) => r.id).filter((id) => id !== 'S-HAND' && !DAILY.includes(id));
+const ROWS: readonly GateRow[] = GATE_TABLE;
+const HAND_OVER_NEEDS = ROWS.map((r) => r.id).filter((id) => id !== 'S-HAND' && !DAILY.includes(id));
 
 /** Who waits for whom on one site: asked once for each gate and part. */
 export class GateNet {
@@ -48,13 +53,22 @@ export class GateNet {
   readonly #objects = new Map<GateId, readonly string[]>();
   readonly #needs = new Map<GateId, Map<string, Needs>>();
   #nodes: readonly Node[] | null = null;
-  #places: ReadonlyMap<GateKey, number> | null = null;
+  /** Where the gates of a row begin among the nodes. */
+  readonly #begins = new Map<GateId, number>();
+  /** Where a part stands among the parts of its scope. */
+  readonly #place: ReadonlyMap<GateRow['scope'], ReadonlyMap<string, number>>;
   #order: Uint32Array | null = null;
 
   constructor(readonly model: GateModel) {
     this.#unitOf = new Map(model.inverters.flatMap((i) => i.strings.map((s) => [s, i.id] as const)));
     this.#stringsOf = new Map(model.inverters.map((i) => [i.id, i.strings]));
     this.#bare = new Set(model.inverters.filter((i) => i.rcdFitted === false).map((i) => i.id));
+    this.#place = new Map(ROWS.map((row) => [row.scope, new Map(this.objects(row).map((o, i) => [o, i]))]));
+    let begins = 0;
+    for (const row of ROWS) {
+      this.#begins.set(row.id, begins);
+      begins += this.objects(row).length;
+    }
   }
 
   /** Whether a gate stands in the way of a part at all; one whose device nobody has looked for does. */
@@ -110,16 +124,16 @@ export class GateNet {
     if (known) return known;
     const ids: readonly GateId[] = row.id === 'S-HAND' ? HAND_OVER_NEEDS : (row.needs as readonly GateId[]);
     const joins = ids.map((need) => this.#join(row, object, gateRow(need)));
-    const pairs = joins.flatMap((j) => j ?? []);
-    const made = { pairs, keys: pairs.map(([g, o]) => gateKey(g, o)), overNothing: joins.includes(null) };
+    const gates = joins.flatMap((j) => j ?? []);
+    const made = { gates, overNothing: joins.includes(null) };
     of.set(object, made);
     return made;
   }
 
   /** The gates on which this one waits by one of its needs, or null where the join is over nothing. */
-  #join(row: GateRow, object: string, needed: GateRow): (readonly [GateId, string])[] | null {
+  #join(row: GateRow, object: string, needed: GateRow): GateAt[] | null {
     const standing = (objects: readonly string[]) =>
-      objects.filter((o) => this.applies(needed, o)).map((o) => [needed.id, o] as const);
+      objects.filter((o) => this.applies(needed, o)).map((o) => ({ gate: needed.id, object: o }));
     if (needed.applies === 'battery' || needed.applies === 'battery, 2+ racks') return [];
     if (needed.scope === 'site') return standing(['site']);
     if (row.scope === 'site') return this.objects(needed).length ? standing(this.objects(needed)) : null;
@@ -131,31 +145,25 @@ export class GateNet {
 
   /** Every gate at every part, in the order of the table. */
   get nodes(): readonly Node[] {
-    if (this.#nodes) return this.#nodes;
-    const parts = GATE_TABLE.flatMap((row) => this.objects(row).map((object) => ({ row, object })));
-    this.#places = new Map(parts.map(({ row, object }, i) => [gateKey(row.id, object), i]));
-    const placeOf = (key: GateKey): number => {
-      const place = this.#places?.get(key);
-      if (place === undefined) throw new RangeError(`a gate must wait for gates of the site (got ${key})`);
-      return place;
-    };
-    return (this.#nodes = parts.map(({ row, object }) => {
-      const { keys, overNothing } = this.needs(row, object);
-      return {
-        row,
-        object,
-        key: gateKey(row.id, object),
-        applies: this.applies(row, object),
-        waitsFor: keys.map(placeOf),
-        overNothing,
-        onSafeDays: wantsSafeDay(row) && row.id !== 'D-ID',
-      };
-    }));
+    return (this.#nodes ??= ROWS.flatMap((row) => this.objects(row).map((object) => this.#node(row, object))));
   }
 
-  /** Where a gate stands among the nodes. */
-  placeOf(key: GateKey): number | undefined {
-    return this.nodes.length ? this.#places?.get(key) : undefined;
+  #node(row: GateRow, object: string): Node {
+    const { gates, overNothing } = this.needs(row, object);
+    return {
+      row,
+      object,
+      applies: this.applies(row, object),
+      waitsFor: gates.map((n) => this.placeOf(gateRow(n.gate), n.object) as number),
+      overNothing,
+      onSafeDays: wantsSafeDay(row) && row.id !== 'D-ID',
+    };
+  }
+
+  /** Where a gate stands among the nodes; undefined where the site has no such part. */
+  placeOf(row: GateRow, object: string): number | undefined {
+    const place = this.#place.get(row.scope)?.get(object);
+    return place === undefined ? undefined : (this.#begins.get(row.id) as number) + place;
   }
 
   /** Places in the table so that what is waited for comes first, the safe day before everything. */
@@ -177,6 +185,6 @@ export class GateNet {
 
   /** Where the safe day stands among the nodes. */
   get safeDay(): number {
-    return this.nodes.findIndex((n) => n.row.id === 'S-SAFE');
+    return this.placeOf(gateRow('S-SAFE'), 'site') as number;
   }
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { GateId, GateKey, GateResult, GateRow, GateState } from './machine';
-import { gateKey } from './machine';
+import { gateKey, gateRow } from './machine';
 import type { GateModel } from './net';
 import { GateNet } from './net';
 import { gateStates } from './states';
@@ -111,16 +111,17 @@ describe('states of the gates', () => {
           const net = new GateNet(site);
           const draw = (most: number) => (numbers.next().value as number) % most;
           const results = new Map<GateKey, GateResult>();
-          for (const { key } of net.nodes)
-            if (draw(10) < tenths) results.set(key, (draw(12) ? 'pass' : RESULTS[draw(RESULTS.length)]) as GateResult);
+          for (const { row, object } of net.nodes)
+            if (draw(10) < tenths) results.set(gateKey(row.id, object), (draw(12) ? 'pass' : RESULTS[draw(RESULTS.length)]) as GateResult);
           const views = gateStates(net, (gate, object) => results.get(gateKey(gate, object)));
           expect(views.length).toBe(net.nodes.length);
           views.forEach((v, i) => {
             const node = net.nodes[i];
             expect([v.gate.id, v.object]).toEqual([node?.row.id, node?.object]);
             const wanted = read(site, results, v.gate.id, v.object);
-            expect([node?.key, v.state, [...v.waitsFor].sort()]).toEqual([
-              node?.key,
+            const key = gateKey(v.gate.id, v.object);
+            expect([key, v.state, [...v.waitsFor].sort()]).toEqual([
+              key,
               wanted.state,
               [...wanted.waitsFor].sort(),
             ]);
@@ -131,10 +132,11 @@ describe('states of the gates', () => {
     );
   });
 
-  it('are found by their key, and none where a part is not there', () => {
+  it('are found by their row and part, and none where a part is not there', () => {
     const net = new GateNet(MODELS[0] as GateModel);
-    for (const [i, { key }] of net.nodes.entries()) expect(net.placeOf(key)).toBe(i);
-    expect(net.placeOf('I-PE@C')).toBeUndefined();
+    for (const [i, { row, object }] of net.nodes.entries()) expect(net.placeOf(row, object)).toBe(i);
+    expect(net.placeOf(gateRow('I-PE'), 'C')).toBeUndefined();
+    expect(net.placeOf(gateRow('I-PE'), 'A1')).toBeUndefined();
     expect(net.nodes.filter((n) => n.row.scope === 'string').map((n) => n.object)).toContain('B1');
     expect(net.nodes.some((n) => n.row.id.startsWith('B-'))).toBe(true);
   });

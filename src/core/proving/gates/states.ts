@@ -1,5 +1,5 @@
 import type { GateId, GateKey, GateResult, GateRow, GateState } from './machine';
-import { isClosed } from './machine';
+import { gateKey, isClosed } from './machine';
 import type { GateNet, Node } from './net';
 
 export interface GateView {
@@ -29,6 +29,10 @@ export function gateStates(
     for (const i of places) if (!closed[i]) (found ??= []).push(i);
     return found ?? NONE;
   };
+  const keyAt = (i: number): GateKey => {
+    const { row, object } = nodes[i] as Node;
+    return gateKey(row.id, object);
+  };
   for (const i of order) {
     const node = nodes[i] as Node;
     const [state, waits] = stateOf(node, node.applies ? resultAt(node.row.id, node.object) : null);
@@ -36,7 +40,7 @@ export function gateStates(
       gate: node.row,
       object: node.object,
       state,
-      waitsFor: waits.length ? waits.map((w) => (nodes[w] as Node).key) : NOTHING,
+      waitsFor: waits.length ? waits.map(keyAt) : NOTHING,
     };
     closed[i] = isClosed(state) ? 1 : 0;
   }

@@ -136,18 +136,21 @@ function sistersOf(own: StringOnLine, { entry, atMs, design, beside }: About<Val
   const line = lineOf(design);
   const near = beside.near('string-test', atMs, SISTERS_WITHIN_MS);
   const carried: number[] = [];
-  const met = new Set<string>([entry.subject.id]);
+  const turn = ++turns;
   // The newest stand last: of several readings of one string the later counts.
   for (let i = near.length - 1; i >= 0; i--) {
     const r = near[i] as Entry;
-    if (!STRING_TEST.is(r) || r.values.voltageV <= 0 || met.has(r.subject.id)) continue;
+    if (!STRING_TEST.is(r) || r.values.voltageV <= 0 || r.subject.id === entry.subject.id) continue;
     const other = line.string(r.subject.id);
-    if (!other || !sameClass(other.plane, own.plane)) continue;
-    met.add(r.subject.id);
+    if (!other || !sameClass(other.plane, own.plane) || COUNTED.get(other) === turn) continue;
+    COUNTED.set(other, turn);
     carried.push((r.values.voltageV / other.string.modules) * own.string.modules);
   }
   return carried;
 }
+/** The last count of sisters in which a string was met. A set made for each of thousands of readings costs more than the reading. */
+const COUNTED = new WeakMap<StringOnLine, number>();
+let turns = 0;
 
 const LENGTHS = new WeakMap<SiteDesign, readonly number[]>();
 /** The other length of the plan nearest to this one: what a swapped home run would bring. */
