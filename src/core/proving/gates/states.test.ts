@@ -112,7 +112,8 @@ describe('states of the gates', () => {
           const draw = (most: number) => (numbers.next().value as number) % most;
           const results = new Map<GateKey, GateResult>();
           for (const { row, object } of net.nodes)
-            if (draw(10) < tenths) results.set(gateKey(row.id, object), (draw(12) ? 'pass' : RESULTS[draw(RESULTS.length)]) as GateResult);
+            if (draw(10) < tenths)
+              results.set(gateKey(row.id, object), (draw(12) ? 'pass' : RESULTS[draw(RESULTS.length)]) as GateResult);
           const views = gateStates(net, (gate, object) => results.get(gateKey(gate, object)));
           expect(views.length).toBe(net.nodes.length);
           views.forEach((v, i) => {
@@ -120,11 +121,7 @@ describe('states of the gates', () => {
             expect([v.gate.id, v.object]).toEqual([node?.row.id, node?.object]);
             const wanted = read(site, results, v.gate.id, v.object);
             const key = gateKey(v.gate.id, v.object);
-            expect([key, v.state, [...v.waitsFor].sort()]).toEqual([
-              key,
-              wanted.state,
-              [...wanted.waitsFor].sort(),
-            ]);
+            expect([key, v.state, [...v.waitsFor].sort()]).toEqual([key, wanted.state, [...wanted.waitsFor].sort()]);
           });
         },
       ),
