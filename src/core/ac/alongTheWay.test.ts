@@ -30,12 +30,14 @@ it('is that of the worst piece, which it names', () => {
   const worst = along(room, roof).value;
   expect(worst?.izA).toBeCloseTo(346 * 0.76 * 0.82, 6);
   expect(worst?.where).toBe('roof');
-  expect(worst?.working.at(-1)).toBe('“roof” rules: the rest of the way 258.2 A, “board room” 346.0 A, “roof” 215.6 A');
+  expect(worst?.working().at(-1)).toBe(
+    '“roof” rules: the rest of the way 258.2 A, “board room” 346.0 A, “roof” 215.6 A',
+  );
   // What it is reckoned at goes with it: 40 °C and the sun.
   expect(along(roof).value?.reckonedAt).toEqual({ ambientC: 55, conductorC: 90 });
   // A kinder piece changes nothing.
   expect(along(room).value?.izA).toBeCloseTo(ON_TRAY, 6);
-  expect(along(room).value?.working.at(-1)).toContain('the rest of the way rules');
+  expect(along(room).value?.working().at(-1)).toContain('the rest of the way rules');
 });
 
 it('judges a piece in the ground by the ground', () => {

@@ -54,8 +54,8 @@ export function leastAmpacity(run: AcRun, school: School, lengthM: number | null
     source: least.source,
     where: least.name,
     ...(least.reckonedAt && { reckonedAt: least.reckonedAt }),
-    working: [
-      ...least.working,
+    working: () => [
+      ...least.working(),
       `${place(least.name)} rules: ${answers.map((p) => `${place(p.name)} ${fixed(p.izA, 1)} A`).join(', ')}`,
     ],
   });

@@ -8,8 +8,14 @@ import type { AcResults, RunResult } from './results';
 import { AC_RULES as RULES } from './rules';
 
 /** The rules that are asked where this school is kept: those another school has in place of them are not. */
-const of = <S>(rules: readonly Rule<S>[], { name }: School): readonly Rule<S>[] =>
-  rules.filter((r) => !r.notOf?.includes(name));
+function of<S>(rules: readonly Rule<S>[], { name }: School): readonly Rule<S>[] {
+  let asked = ASKED.get(rules);
+  if (!asked) ASKED.set(rules, (asked = new Map()));
+  const known = asked.get(name) ?? rules.filter((r) => !r.notOf?.includes(name));
+  asked.set(name, known);
+  return known as readonly Rule<S>[];
+}
+const ASKED = new WeakMap<readonly Rule<never>[], Map<School['name'], readonly Rule<never>[]>>();
 
 /** Every check of AC runs, lugs, board and grid: one block a run, one for board and grid. */
 export function assessAc(_: AcDesign, { runs, board, grid }: AcResults, memo: Memo): readonly (readonly Check[])[] {

@@ -111,12 +111,23 @@ type OfCable =
 
 /** The same run of the same unit with other cables, lugs and breaker rating: where it begins, ends and how its breaker sits stays. */
 export function withCable(r: Omit<RunResult, OfCable>, run: AcRun): RunResult {
-  const { lengthM, type, survey, school, designCurrent } = r;
+  const { lengthM, inverter, type, survey, school, designCurrent, breaker, tripV, torque, supply, wanting } = r;
   const { currentA } = designCurrent;
   const impedance = runImpedance(run, lengthM, survey.frequencyHz, school);
+  // Field by field: a spread costs more than the cable, and hundreds are tried for one that is taken.
   return {
-    ...r,
     run,
+    lengthM,
+    inverter,
+    type,
+    survey,
+    school,
+    designCurrent,
+    breaker,
+    tripV,
+    torque,
+    supply,
+    wanting,
     impedance,
     ampacity: leastAmpacity(run, school, lengthM),
     rise: riseOf(impedance, currentA, survey.lineV),

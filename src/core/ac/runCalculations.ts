@@ -106,7 +106,7 @@ export const runCalculations = {
     }),
     run: ({ school: name, currentA, ...cable }) => {
       const may = answered(schoolOf(name).ampacity({ ...blankRun(''), ...cable }));
-      return { izA: may.izA, settledC: settledC(may, currentA), working: [...may.working] };
+      return { izA: may.izA, settledC: settledC(may, currentA), working: [...may.working()] };
     },
   }),
   'ac-rise': calculation({

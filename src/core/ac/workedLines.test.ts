@@ -142,7 +142,7 @@ describe('what a cable carries, by the IEC school', () => {
   ] as const)('$0.kva kVA: %s', (u, way, sectionMm2, parallel, tableA, izA) => {
     const { value } = worked(u, { ...way, sectionMm2, parallel }).ampacity;
     rel(value?.izA, izA);
-    expect(value?.working[1]).toContain(`= ${parallel} × ${tableA} A × `);
+    expect(value?.working()[1]).toContain(`= ${parallel} × ${tableA} A × `);
   });
 });
 
@@ -259,7 +259,7 @@ describe('by the NEC school', () => {
     (sectionMm2, roofGapMm, thetaC, ct, izA) => {
       const { value } = necRun({ run: { sectionMm2, ambientC: 36, sunOnCable: true, roofGapMm } }).ampacity;
       rel(value?.izA, izA);
-      expect(value?.working[0]).toContain(`× ${ct} (${thetaC} °C) × 1 (3 current-carrying)`);
+      expect(value?.working()[0]).toContain(`× ${ct} (${thetaC} °C) × 1 (3 current-carrying)`);
     },
   );
   it('four 3/0 with 6 AWG fill 2 in of EMT by 33.4416 %, four 300 kcmil 2-1/2 in by 32.3301 %', () => {

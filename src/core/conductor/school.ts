@@ -24,7 +24,8 @@ export interface Ampacity {
   readonly where?: string | null;
   /** Surroundings and conductor that it is reckoned for, °C; absent where the table says no one temperature. */
   readonly reckonedAt?: { readonly ambientC: number; readonly conductorC: number };
-  readonly working: readonly string[];
+  /** Written when somebody reads it: hundreds of cables are tried for one that is looked at. */
+  readonly working: () => readonly string[];
 }
 
 /** Current a DC cable may carry, A: where it lies, and at its ends where the school judges those by themselves. */

@@ -23,26 +23,32 @@ export function publishedTable<const Column extends string>(table: PublishedTabl
   return Object.freeze(table);
 }
 
-type Row<C extends string> = PublishedTable<C>['rows'][number];
+type Row = PublishedTable<never>['rows'][number];
 
-function valueIn<C extends string>(table: PublishedTable<C>, row: Row<C> | undefined, column: C): number | undefined {
+function valueIn<C extends string>(table: PublishedTable<C>, row: Row | undefined, column: C): number | undefined {
   const at = table.columns.indexOf(column);
   return at < 0 ? undefined : (row?.[at + 1] ?? undefined);
 }
 
-function filled<C extends string>(table: PublishedTable<C>, column: C): Row<C>[] {
-  return table.rows.filter((row) => valueIn(table, row, column) !== undefined);
+const FILLED = new WeakMap<object, Map<string, readonly Row[]>>();
+/** Rows in which a column holds a value; looked for once. */
+function filled<C extends string>(table: PublishedTable<C>, column: C): readonly Row[] {
+  let columns = FILLED.get(table);
+  if (!columns) FILLED.set(table, (columns = new Map()));
+  let rows = columns.get(column);
+  if (!rows) columns.set(column, (rows = table.rows.filter((row) => valueIn(table, row, column) !== undefined)));
+  return rows;
 }
 
 /** The value of the row with this very key, or undefined. */
 export function exactly<C extends string>(table: PublishedTable<C>, key: number, column: C): number | undefined {
-  const row = table.rows.find(([rowKey]) => rowKey === key);
+  const row = table.rows.find((r) => r[0] === key);
   return valueIn(table, row, column);
 }
 
 /** The value of the first row at or above the key: between rows the next larger row counts. Undefined past the end. */
 export function atOrAbove<C extends string>(table: PublishedTable<C>, key: number, column: C): number | undefined {
-  const row = filled(table, column).find(([rowKey]) => rowKey >= key);
+  const row = filled(table, column).find((r) => r[0] >= key);
   return valueIn(table, row, column);
 }
 

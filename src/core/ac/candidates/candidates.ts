@@ -101,28 +101,33 @@ const BY_BREAKER: ReadonlySet<string> = new Set([...AC_RULES.run, ...AC_RULES.fa
  * more of a cable and its PE, never less.
  */
 function worthMore(least: readonly Judged[], alike: ReadonlySet<string>): readonly Judged[] {
-  return least.filter(
-    ({ checks }) => checks.filter((c) => isBroken(c) && !alike.has(c.id) && !BY_BREAKER.has(c.id)).length <= 1,
-  );
+  const ofCable = (c: Check) => isBroken(c) && !alike.has(c.id) && !BY_BREAKER.has(c.id);
+  return least.filter(({ checks }) => {
+    const at = checks.findIndex(ofCable);
+    return at < 0 || !checks.some((c, i) => i > at && ofCable(c));
+  });
 }
 
 const RANK = { stop: 0, tight: 1, unknown: 2, holds: 3 } as const;
 
 /** A candidate by what it alone breaks and leaves open. */
 function judgedCandidate({ figures, checks }: Judged, alike: ReadonlySet<string>): Candidate {
-  const [broken, open]: [Check[], Check[]] = [[], []];
+  const { run, massKg, cost, lossW, risePercent, izA, diameterMm } = figures;
+  const broken: Check[] = [];
+  const open: Check[] = [];
   for (const c of checks) {
     if (c.verdict === 'holds' || alike.has(c.id)) continue;
     (c.verdict === 'unknown' ? open : broken).push(c);
   }
-  return { ...figures, broken: broken.sort((a, b) => RANK[a.verdict] - RANK[b.verdict]), open };
+  if (broken.length > 1) broken.sort((a, b) => RANK[a.verdict] - RANK[b.verdict]);
+  return { run, massKg, cost, lossW, risePercent, izA, diameterMm, broken, open };
 }
 
 /** Of a rejected one the names of its rules stay: the checks themselves would keep every cable that was tried. */
-const namesOnly = ({ open: _, broken, ...figures }: Candidate): Rejected => ({
-  ...figures,
-  broken: broken.map(({ id, title, verdict }) => ({ id, title, verdict })),
-});
+function namesOnly({ run, massKg, cost, lossW, risePercent, izA, diameterMm, broken }: Candidate): Rejected {
+  const names = broken.map(({ id, title, verdict }) => ({ id, title, verdict }));
+  return { run, massKg, cost, lossW, risePercent, izA, diameterMm, broken: names };
+}
 
 /** The cheapest first; by mass where no price is known. */
 const byCost = (a: Candidate, b: Candidate): number =>

@@ -23,13 +23,14 @@ export const GLAND = rule<RunResult>()({
     const inside = (mm: number) => mm >= min && mm <= max;
     const verdict = inside(d.lowMm) && inside(d.highMm) ? 'holds' : inside(d.nominalMm) ? 'tight' : 'stop';
     const margin = Math.min((100 * (max - d.highMm)) / max, (100 * (d.lowMm - min)) / min);
-    const range = d.measured
-      ? `${d.nominalMm} mm measured`
-      : `${fixed(d.nominalMm, 1)} mm built up, a real cable ${fixed(d.lowMm, 1)} to ${fixed(d.highMm, 1)} mm`;
+    const range = () =>
+      d.measured
+        ? `${d.nominalMm} mm measured`
+        : `${fixed(d.nominalMm, 1)} mm built up, a real cable ${fixed(d.lowMm, 1)} to ${fixed(d.highMm, 1)} mm`;
     return found(
       verdict,
       () => [
-        `${range} in a gland for ${min} to ${max} mm`,
+        `${range()} in a gland for ${min} to ${max} mm`,
         sealAdvice(d, type.bay.glandSealSplitMm),
         ...(verdict === 'tight' ? ['A real cable may lie outside: measure it before drilling.'] : []),
       ],

@@ -27,7 +27,10 @@ export const AMPACITY = rule<RunResult>()({
         basis: published(`${iz.source}; IEC 60364-4-43, 433.1`),
         value: breakerA,
         limit: iz.izA,
-        working: () => [...iz.working, `I_b ${amps(designCurrent.currentA)} ≤ I_n ${breakerA} A ≤ I_z ${amps(iz.izA)}`],
+        working: () => [
+          ...iz.working(),
+          `I_b ${amps(designCurrent.currentA)} ≤ I_n ${breakerA} A ≤ I_z ${amps(iz.izA)}`,
+        ],
       },
       RESERVE_PERCENT,
     ),

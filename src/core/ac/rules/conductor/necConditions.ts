@@ -17,6 +17,6 @@ export const NEC_CONDITIONS = rule<RunResult>()({
     atLeast({
       value: iz.izA,
       limit: designCurrent.currentA,
-      working: () => [...iz.working, `for ${fixed(designCurrent.currentA, 1)} A`],
+      working: () => [...iz.working(), `for ${fixed(designCurrent.currentA, 1)} A`],
     }),
 });

@@ -26,7 +26,7 @@ const TOUCH_V = 50;
 /** A current, A, with how it comes about. */
 interface Current {
   readonly currentA: number;
-  readonly words: readonly string[];
+  readonly words: () => readonly string[];
 }
 /** The same of what clears a fault; null where nothing is there that could. */
 type Cleared = Omit<Current, 'currentA'> & { readonly currentA: number | null };
@@ -78,25 +78,26 @@ function faultOf(r: RunResult): Answer<Current> {
       ? lacking('resistance of the earth electrode')
       : known({
           currentA: TOUCH_V / electrodeOhm,
-          words: [`TT: ${TOUCH_V} V over ${electrodeOhm} Ω of electrode = ${fixed(TOUCH_V / electrodeOhm, 3)} A`],
+          words: () => [`TT: ${TOUCH_V} V over ${electrodeOhm} Ω of electrode = ${fixed(TOUCH_V / electrodeOhm, 3)} A`],
         });
   const loop = loopOhm(r);
   const missing = [...loop.missing, ...(lineV === null ? ['nominal line voltage'] : [])];
   if (loop.value === null || lineV === null) return lacking(...missing);
-  const zs = `Z_s = ${loop.value.toFixed(4)} Ω, hot, there and back`;
+  const ohm = loop.value;
+  const zs = () => `Z_s = ${ohm.toFixed(4)} Ω, hot, there and back`;
   const cold = 'measured cold, Z_s is to be two thirds of U_0/I_a at most';
   const u0 = (VOLTAGE_FACTOR.least * lineV) / Math.sqrt(3);
   if (kind.value === 'TN') {
-    const currentA = u0 / loop.value;
-    return known({ currentA, words: [`${zs}: 0.95 · U_0/Z_s = ${fixed(currentA, 0)} A`, cold] });
+    const currentA = u0 / ohm;
+    return known({ currentA, words: () => [`${zs()}: 0.95 · U_0/Z_s = ${fixed(currentA, 0)} A`, cold] });
   }
   // The second fault lies between two lines; where the neutral is led to the units it may lie on that.
   const neutral = CONDUCTORS[r.type.wiring] > 4;
-  const currentA = (u0 * (neutral ? 1 : Math.sqrt(3))) / (2 * loop.value);
+  const currentA = (u0 * (neutral ? 1 : Math.sqrt(3))) / (2 * ohm);
   return known({
     currentA,
-    words: [
-      `${zs}; second fault of an IT system: 0.95 · ${neutral ? 'U_0' : '√3 · U_0'}/(2 · Z_s) = ${fixed(currentA, 0)} A`,
+    words: () => [
+      `${zs()}; second fault of an IT system: 0.95 · ${neutral ? 'U_0' : '√3 · U_0'}/(2 · Z_s) = ${fixed(currentA, 0)} A`,
     ],
   });
 }
@@ -107,19 +108,19 @@ function clearedBy(r: RunResult): Answer<Cleared> {
     const fitted = r.run.residualFitted ?? r.survey.rcdFitted;
     if (fitted === null) return lacking('whether residual-current devices are fitted');
     if (!fitted)
-      return known({ currentA: null, words: ['no residual-current device: no breaker trips over an electrode'] });
+      return known({ currentA: null, words: () => ['no residual-current device: no breaker trips over an electrode'] });
     const { residualMa } = r.run;
     return residualMa === null
       ? lacking('rating of the residual-current device')
-      : known({ currentA: residualMa / 1000, words: [`cleared by the residual-current device at ${residualMa} mA`] });
+      : known({
+          currentA: residualMa / 1000,
+          words: () => [`cleared by the residual-current device at ${residualMa} mA`],
+        });
   }
   const trip = tripCurrent(r.run);
-  return trip.value === null
-    ? trip
-    : known({
-        currentA: trip.value.currentA,
-        words: [`trips at once at ${trip.value.words} = ${fixed(trip.value.currentA, 0)} A`],
-      });
+  if (trip.value === null) return trip;
+  const { currentA, words } = trip.value;
+  return known({ currentA, words: () => [`trips at once at ${words} = ${fixed(currentA, 0)} A`] });
 }
 
 /** Least current of a fault to earth at the unit, A, against what clears it at once: in TN the loop, in TT the electrode, in IT the second fault. */
@@ -134,10 +135,13 @@ export const LOOP = rule<RunResult>()({
   },
   judge: ({ fault, trip }) =>
     trip.currentA === null
-      ? found('stop', () => [...fault.words, ...trip.words])
+      ? found('stop', () => [...fault.words(), ...trip.words()])
       : atLeast({
           value: fault.currentA,
           limit: trip.currentA,
-          working: () => [fault.words[0] ?? '', ...trip.words, ...fault.words.slice(1)],
+          working: () => {
+            const [first = '', ...others] = fault.words();
+            return [first, ...trip.words(), ...others];
+          },
         }),
 });

@@ -182,7 +182,7 @@ export function ampacity(i: LaidCable): Answer<Ampacity> {
     izA,
     source: base.source,
     reckonedAt: { ambientC: thetaC, conductorC: CONDUCTOR_MAX_C[insulation] },
-    working: [
+    working: () => [
       'I_z = n · I_0 · C_t · C_g · C_s · C_d',
       `= ${parallel} × ${base.value} A × ${ct} (${thetaC} °C) × ${cg} (${circuits} circuits) × ${cs} × ${fixed(cd, 4)}${neutral ? ` × ${fixed(neutral.factor, 3)}` : ''} = ${fixed(izA, 1)} A`,
       neutral?.words ?? 'three loaded conductors: symmetric output, next to nothing in the neutral (common practice)',

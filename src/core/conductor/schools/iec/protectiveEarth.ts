@@ -23,9 +23,10 @@ export function protectiveEarthRawMm2(
   return peMetal === lineMetal ? same : (same * k[lineMetal]) / k[peMetal];
 }
 
+const SECTIONS_MM2 = keysOf(RESISTANCE_20C, 'Cu');
 /** The next standard section at or above, mm² (IEC 60228; recalled). Undefined past the table. */
 export function standardSectionMm2(neededMm2: number): number | undefined {
-  return keysOf(RESISTANCE_20C, 'Cu').find((s) => s >= neededMm2 * (1 - ROUNDING));
+  return SECTIONS_MM2.find((s) => s >= neededMm2 * (1 - ROUNDING));
 }
 
 /**

@@ -83,7 +83,7 @@ export function ampacity(c: LaidCable): Answer<Ampacity> {
   return known({
     izA,
     source: AMPACITY_310_16.source,
-    working: [
+    working: () => [
       `n · A(${column} °C) · C_t · C_a = ${parallel} × ${base} A × ${ct} (${ambient.value} °C) × ${ca} (${carrying.value} current-carrying) = ${fixed(izA, 1)} A`,
     ],
   });
