@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { nec } from '../conductor/schools';
-import { equipmentEarthMm2 } from '../conductor/schools/nec/equipmentEarth';
+import { equipmentEarthMm2, raisedEarthMm2 } from '../conductor/schools/nec/equipmentEarth';
 import { acRun, necRun } from '../testing/subjects';
 import { conductorKg, runCost } from './candidates/cableCost';
 import { inSeries, transformerOhm, upstreamOhm, withstandMm2 } from './fault/network';
@@ -222,6 +222,9 @@ it('the fault of 110 kVA at the end of its run: 3267.25 A through 0.0671492 Ω a
   );
 });
 
+/** A circle of a thousandth of an inch across, times a thousand, mm². */
+const MM2_PER_KCMIL = 0.506707;
+
 describe('by the NEC school', () => {
   it('250 kVA at 800 V: 180.422 A by its power, 185 A by its sheet', () => {
     const { designCurrent } = necRun({
@@ -241,10 +244,14 @@ describe('by the NEC school', () => {
         type: { maxApparentVa: 36_000, outputMaxA: 43.3 },
         run: { sectionMm2, breakerA: 60, ambientC: 38, sunOnCable: false, breakerAmbientC: 30 },
       });
+    rel(small(8.37).designCurrent.byPowerA, 43.3013);
+    rel(small(8.37).designCurrent.ratio, 0.999971);
     rel(small(8.37).breaker.value?.neededA, 54.125);
     rel(small(8.37).ampacity.value?.izA, 50.05);
     rel(small(13.3).ampacity.value?.izA, 68.25);
-    // 10 AWG × (4 AWG over 6 AWG) is 16.51 kcmil: 8 AWG.
+    // 10 AWG × (4 AWG over 6 AWG) is 16.5097 kcmil, by areas rounded to a hundredth of a mm²: 8 AWG.
+    expect(raisedEarthMm2(5.26, 21.15, 13.3) / MM2_PER_KCMIL / 16.5097).toBeCloseTo(1, 3);
+    expect(raisedEarthMm2(5.26, 8.37, 13.3)).toBe(5.26);
     expect(equipmentEarthMm2({ ...small(21.15).run }, 43.3).value).toBe(8.37);
   });
   it.each([

@@ -38,6 +38,10 @@ function leastSizeMm2(line: LineAndPe, currentA: number): Answer<number> {
   return lacking('a size that carries the current');
 }
 
+/** Area wanted with lines that are larger than they need be, mm²: raised in their proportion, never lowered (250.122(B); recalled). */
+export const raisedEarthMm2 = (byBreakerMm2: number, lineMm2: number, leastLineMm2: number): number =>
+  byBreakerMm2 * Math.max(1, lineMm2 / leastLineMm2);
+
 /**
  * Equipment grounding conductor, area in mm²: by the breaker (Table 250.122), raised with lines that are larger than they need be
  * (250.122(B)), to the next size, and never above the lines (250.122(A)). Full size in every parallel raceway (250.122(F)). Recalled.
@@ -52,8 +56,7 @@ export function equipmentEarthMm2(line: LineAndPe, currentA: number): Answer<num
   const { section, peMetal, breaker } = asked.value;
   const byBreaker = atOrAbove(EARTH_250_122, breaker, peMetal);
   if (byBreaker === undefined) return lacking(`an equipment grounding conductor for ${breaker} A`);
-  const raised = byBreaker * Math.max(1, section / least.value);
-  const size = nextSizeMm2(raised * (1 - SIZE_SLACK));
+  const size = nextSizeMm2(raisedEarthMm2(byBreaker, section, least.value) * (1 - SIZE_SLACK));
   if (size === undefined) return lacking('a size of equipment grounding conductor that large');
   return known(line.metal === peMetal ? Math.min(size, section) : size);
 }
