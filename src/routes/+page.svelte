@@ -15,7 +15,7 @@
   const shown = $derived(sitesInView(data.sites, yard.view, data.switchOff));
   const List = $derived(cards ? YardCards : YardTable);
   /** So many are drawn at first, and with every look at the end of the list. */
-  const STEP = 15;
+  const STEP = 5;
   let drawn = $derived.by(() => {
     void [yard.view, cards];
     return STEP;
