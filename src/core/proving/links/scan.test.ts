@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import type { SiteDesign } from '../../design';
 import { withDevices } from '../../links/edits';
-import { healthyScan } from '../../testing/crew';
+import { Crew, healthyScan } from '../../testing/crew';
 import { twoRepeated, twoUnits } from '../../testing/handedOver';
-import { busReadingOf } from './scan';
+import type { ScanValues } from './scan';
+import { busOf, busReadingOf, judgedScan, scanValues } from './scan';
 
 const cut = twoRepeated(100);
 const second = twoUnits.chain.devices[1];
@@ -55,5 +56,71 @@ describe('a bus as it was scanned', () => {
     );
     expect(reading(one).pairs[1]?.expectedNf?.value).toBeCloseTo(30.25, 9);
     expect(reading(cut).pairs.map((p) => p.expectedNf)).toEqual([null, null]);
+  });
+});
+
+describe('what is typed of a scan', () => {
+  const whole = { ...healthyScan(cut, 1), from: 'over the bus' as const };
+  const troubles = (over: object) =>
+    (scanValues.safeParse({ ...whole, ...over }).error?.issues ?? []).map((i) => `${i.path.join('.')}: ${i.message}`);
+  const unit = (address: number, good: number) => ({ address, serials: [], good });
+
+  it('may have every question answered, and no more than were asked', () => {
+    expect(troubles({})).toEqual([]);
+    expect(troubles({ polls: 100, units: [unit(1, 100), unit(2, 0)] })).toEqual([]);
+    expect(troubles({ polls: 100, units: [unit(1, 100), unit(2, 101)] })).toEqual([
+      'units: No more come back than were asked.',
+    ]);
+  });
+  it('names every address and every repeater once', () => {
+    expect(troubles({ units: [unit(1, 1), unit(2, 1), unit(1, 1)] })).toEqual(['units: Every address stands once.']);
+    const behind = (repeaterId: string) => ({ repeaterId, pairOhm: 60 });
+    expect(troubles({ beyond: [behind('rpt'), behind('rpt-2')] })).toEqual([]);
+    expect(troubles({ beyond: [behind('rpt'), behind('rpt')] })).toEqual(['beyond: Every repeater stands once.']);
+  });
+  it('is of addresses that a unit can have, and of serials that say something', () => {
+    for (const address of [0, 248, 1.5]) expect(troubles({ units: [unit(address, 1)] })).toHaveLength(1);
+    for (const address of [1, 247]) expect(troubles({ units: [unit(address, 1)] })).toEqual([]);
+    expect(troubles({ units: [{ ...unit(1, 1), serials: [' '] }] })).toHaveLength(1);
+    expect(troubles({ units: [{ ...unit(1, 1), serials: ['a'.repeat(41)] }] })).toHaveLength(1);
+    expect(troubles({ units: [{ ...unit(1, 1), serials: ['a', 'b', 'c', 'd', 'e'] }] })).toHaveLength(1);
+  });
+  it('is of the first bus where it names none', () => {
+    expect([busOf(whole as ScanValues), busOf({ ...whole, bus: 2 } as ScanValues)]).toEqual([1, 2]);
+  });
+});
+
+describe('the judgement of a scan', () => {
+  const judged = (design: SiteDesign, over: object = {}) => {
+    const crew = new Crew(design);
+    const scan = crew.add('bus-scan', { scope: 'site', id: 'site' }, { ...healthyScan(design, 1), ...over });
+    return judgedScan(design, scan as Parameters<typeof judgedScan>[1], '2026-05-04');
+  };
+  it('names the bus where there are several, and asks the capacitor of pairs that have one alone', () => {
+    expect([...new Set(judged(cut).checks.map((c) => c.subject.path))]).toEqual(['RS-485 bus']);
+    expect(judged(cut).says).toEqual([{ gate: 'S-BUS', result: 'pass' }]);
+    expect(judged(cut).checks.some((c) => c.id === 'proving.bus-pair-capacitance')).toBe(false);
+    const last = cut.chain.devices.at(-1);
+    const split = withDevices(
+      cut,
+      cut.chain.devices.map((d) => (d.id === last?.id ? { ...d, bus: 2 } : d)),
+    );
+    expect(judged(split).checks.every((c) => c.subject.path === 'RS-485 bus 1')).toBe(true);
+  });
+  it('asks a pair that blocks direct current for both its ohms and its capacitors', () => {
+    const line = { ...cut.chain.line, terminatorKind: 'resistor and capacitor' as const, terminatorNf: 25 };
+    const blocked = { ...cut, chain: { ...cut.chain, line: { ...line, delayNsPerM: 6, impedanceOhm: 120 } } };
+    const { pairs } = busReadingOf(blocked, { ...healthyScan(blocked, 1), from: 'over the bus' } as ScanValues);
+    expect(pairs.map((p) => p.expectedOhm.value)).toEqual([Infinity, Infinity]);
+    const ids = judged(blocked).checks.map((c) => c.id);
+    expect(ids.filter((id) => id === 'proving.bus-pair-capacitance')).toHaveLength(2);
+  });
+  it('knows no ohms of a pair that nobody terminates', () => {
+    const bare = withDevices(
+      cut,
+      cut.chain.devices.map((d) => ({ ...d, terminated: false, terminatedBeyond: false })),
+    );
+    const { pairs } = busReadingOf(bare, { ...healthyScan(cut, 1), from: 'over the bus' } as ScanValues);
+    expect(pairs[0]?.expectedOhm).toMatchObject({ value: null });
   });
 });
