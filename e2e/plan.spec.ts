@@ -59,7 +59,7 @@ test('a picture is traced to scale: two points and their distance, then a tray d
 
   await page.getByRole('button', { name: 'Draw a tray' }).click();
   await expect(page.getByText('Give the height first.')).toBeVisible();
-  await page.getByLabel('Height of the tray, m').fill('6');
+  await page.getByLabel('Height of the tray').fill('6');
   await page.getByRole('button', { name: 'Draw it' }).click();
   const plan = (await sheet(page).boundingBox())!;
   await sheet(page).click({ position: { x: plan.width * 0.2, y: plan.height * 0.35 } });
@@ -162,7 +162,7 @@ test('what stands nowhere is put on the plan, and a run takes its length from it
   const run = lengths.getByRole('row', { name: /^INV-01 Site board/ });
   await expect(run).toContainText('not known');
   await page.getByLabel('Not on the plan yet').selectOption({ label: 'Site board' });
-  await page.getByLabel('Its height, m').fill('1.4');
+  await page.getByLabel('Its height').fill('1.4');
   await page.getByRole('button', { name: 'Put Site board' }).click();
   const plan = (await sheet(page).boundingBox())!;
   await sheet(page).click({ position: { x: plan.width * 0.3, y: plan.height * 0.8 } });

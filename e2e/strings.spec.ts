@@ -202,6 +202,6 @@ test('the bench is two inputs away from a string window, a fuse, a cable and a c
   await expect(page.getByRole('region', { name: 'String fuse' })).toContainText(
     /Needed, both poles|no standard rating/,
   );
-  await page.getByLabel('One way, m').fill('55');
+  await page.getByLabel('One way').fill('55');
   await expect(page.getByRole('region', { name: 'DC cable' })).toContainText('%');
 });

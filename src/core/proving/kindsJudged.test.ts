@@ -11,7 +11,7 @@ import { Crew, INSTRUMENTS, healthy } from '../testing/crew';
 import type { Over } from '../testing/crew';
 import { runOf } from '../testing/examples';
 import { twoUnits } from '../testing/handedOver';
-import type { EntrySubject } from './entry';
+import type { Entry, EntrySubject } from './entry';
 import { evidence } from './evidence';
 import type { Judgement, Result } from './kind';
 import { kindNamed } from './kinds';
@@ -216,6 +216,14 @@ describe('insulation', () => {
       'a cover that was opened',
       'pass',
       (crew) => crew.add('happening', UNIT, { what: 'cover opened', seen: 'to look' }),
+    ],
+    [
+      'the string made anew at the very moment of the reading',
+      null,
+      (crew) => {
+        const { doneAt } = crew.entries.at(-1) as Entry;
+        crew.add('happening', STRING, { what: 'string re-made', seen: 'plug' }, { doneAt });
+      },
     ],
     ['the gate failed by hand', null, (crew) => crew.tick('D-IR', STRING.id, 'fail')],
     ['the gate ticked as passed by hand', 'pass', (crew) => crew.tick('D-IR', STRING.id, 'pass')],

@@ -7,16 +7,16 @@ import { worse } from './judging';
 import type { About, Judgement, Result } from './kind';
 import { GATE } from './kinds/gate';
 import { HAPPENING } from './kinds/happening';
-import { HAPPENINGS } from './tables/happenings';
+import { happeningNamed, makesStale } from './tables/happenings';
 
 /** Gates that are read in several parts, each of them an entry: the last closes the gate, where every other part stands. */
 
 /** Parts of one thing that is measured in several entries are read within this of each other, ms: a working day (common practice). */
 const PARTS_WITHIN_MS = 12 * 3_600_000;
 
-/** Entries of a kind within a working day before one, itself left out, in the order of the work. */
-export const before = <V>({ entry, atMs, beside }: About<V>, kind: string): readonly Entry[] =>
-  beside.near(kind, atMs, PARTS_WITHIN_MS, 0).filter((e) => e.id !== entry.id);
+/** Entries of a kind within a working day up to one, itself among them, in the order of the work. */
+export const before = <V>({ atMs, beside }: About<V>, kind: string): readonly Entry[] =>
+  beside.near(kind, atMs, PARTS_WITHIN_MS, 0);
 
 /** A part of what a gate asks for, with everything on record of it and about it. */
 export interface Part<E extends Entry> {
@@ -26,7 +26,7 @@ export interface Part<E extends Entry> {
   /** Parts of the site at which something may have happened to it. */
   readonly at: readonly string[];
   /** What else takes from a reading before it. */
-  readonly takes?: readonly Entry[];
+  readonly takes: readonly Entry[];
   /** What a reading says of the gate. */
   readonly judged: (reading: E) => Result;
 }
@@ -42,14 +42,14 @@ export function resultOfPart<V, E extends Entry>(about: About<V>, part: Part<E>)
   if (!newest || !proves(says)) return null;
   const took = [
     ...before(about, HAPPENING.kind).filter(
-      (e) => HAPPENING.is(e) && part.at.includes(e.subject.id) && voids(part.gate, e.values.what),
+      (e) => HAPPENING.is(e) && part.at.includes(e.subject.id) && makesStale(happeningNamed(e.values.what), row),
     ),
     ...before(about, GATE.kind).filter(
       (e) =>
         GATE.is(e) && e.values.gate === part.gate && e.values.result === 'fail' && e.subject.id === about.subject.id,
     ),
-    ...part.readings.filter((r) => r !== newest && !proves(part.judged(r))),
-    ...(part.takes ?? []),
+    ...part.readings.filter((r) => !proves(part.judged(r))),
+    ...part.takes,
   ];
   return took.some((e) => trueMs(e) >= trueMs(newest)) ? null : says;
 }
@@ -61,14 +61,3 @@ export const withParts = (own: Judgement, others: readonly Result[]): Judgement 
   checks: own.checks,
   says: own.says.map((s) => ({ ...s, result: others.reduce(worse, s.result) })),
 });
-
-/** Whether something that happens makes a gate stale by its own name. */
-function voids(gate: GateId, what: string): boolean {
-  const happening = HAPPENINGS.find((h) => h.what === what);
-  const { staleOn } = gateRow(gate);
-  return (
-    happening !== undefined &&
-    (staleOn.some((s) => (happening.staleOn as readonly string[]).includes(s)) ||
-      ('withdraws' in happening && (happening.withdraws as readonly string[]).includes(gate)))
-  );
-}

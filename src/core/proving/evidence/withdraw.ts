@@ -3,7 +3,7 @@ import type { Entry } from '../entry';
 import type { GateId, GateRow } from '../gates/machine';
 import { gateKey, gateRow } from '../gates/machine';
 import { GATE_TABLE } from '../gates/table';
-import { HAPPENINGS } from '../tables/happenings';
+import { happeningNamed, makesStale } from '../tables/happenings';
 import type { Happening } from '../tables/happenings';
 import type { Applied } from './applied';
 import type { Stand } from './state';
@@ -67,7 +67,7 @@ export function withdraw(app: Applied, gate: GateId, object: string, why: string
 }
 
 export function happened(app: Applied, entry: Entry, what: string): void {
-  const happening = HAPPENINGS.find((h) => h.what === what) as Happening;
+  const happening = happeningNamed(what);
   if (happening.scope !== entry.subject.scope)
     return app.note(entry, `${what} happens to ${withArticle(happening.scope)}.`);
   for (const [gate, object] of withdrawnBy(app, happening, entry.subject.id)) withdraw(app, gate, object, what);
@@ -76,11 +76,7 @@ export function happened(app: Applied, entry: Entry, what: string): void {
 
 /** Gates that a happening makes stale, each at its part. */
 function withdrawnBy(app: Applied, h: Happening, object: string): [GateId, string][] {
-  const named = ROWS.filter(
-    (r) =>
-      (r.staleOn as readonly string[]).some((s) => (h.staleOn as readonly string[]).includes(s)) ||
-      h.withdraws?.includes(r.id),
-  );
+  const named = ROWS.filter((r) => makesStale(h, r));
   const direct = named.flatMap((r) => partsAt(app, r, h.scope, object).map((o): [GateId, string] => [r.id, o]));
   if (!h.allThatRests) return direct;
   const all = new Map(direct.map((x) => [gateKey(...x), x]));

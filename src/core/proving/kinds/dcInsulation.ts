@@ -52,6 +52,7 @@ export const DC_INSULATION = kind({
         gate: 'D-IR',
         at: ['site', subject.id, ...(on.unit ? [on.unit.id] : [])],
         readings: readings.filter((r) => r.values.part === part),
+        takes: [],
         judged: (r) => judged(r).says[0]?.result ?? null,
       }),
     );

@@ -47,6 +47,7 @@ export function partsBeside<V>(about: About<V>, own: string): Result[] {
       gate: 'S-BUS',
       at,
       readings: trials.filter((r) => wayPart(r.values) === name),
+      takes: [],
       judged: (trial) => result(judgedWay(design, trial, day)),
     });
   const ways = waysOf(design.chain.otherWays).flatMap(({ way, id }) =>

@@ -59,3 +59,14 @@ export const HAPPENINGS = [
 
 /** How long a proof lasts, calendar months: where the gate table says so. */
 export const LASTS_MONTHS: Readonly<Record<string, number>> = { 'D-IR': 60, 'I-THERM': 12, 'S-ESTOP': 12 };
+
+/** What is on record by its words. Throws RangeError where the table has no such thing. */
+export function happeningNamed(what: string): Happening {
+  const found = HAPPENINGS.find((h) => h.what === what);
+  if (!found) throw new RangeError(`what happened must be one of the table (got ${what})`);
+  return found;
+}
+
+/** Whether something that happens makes a gate stale by its own name. */
+export const makesStale = (h: Happening, { id, staleOn }: Pick<(typeof GATE_TABLE)[number], 'id' | 'staleOn'>): boolean =>
+  staleOn.some((s) => (h.staleOn as readonly string[]).includes(s)) || (h.withdraws?.includes(id) ?? false);

@@ -1,10 +1,11 @@
 <script lang="ts">
   import { DC_CABLE_MODES, DC_SECTIONS_MM2 } from '$core/conductor/laid';
   import { fixed } from '$core/kernel/quantity';
+  import Amount from '$lib/ui/form/Amount.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import { marginWords } from '$lib/ui/marginWords';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import type { BenchState } from './benchState.svelte';
-  import { BOX } from './benchState.svelte';
 
   let { bench }: { bench: BenchState } = $props();
 </script>
@@ -12,29 +13,11 @@
 <section class="sheet p-3" aria-labelledby="b-cable">
   <h2 id="b-cable">DC cable</h2>
   <div class="mt-1 flex flex-wrap items-end gap-2 text-sm text-dim">
-    <label
-      >Section, mm²
-      <select class="{BOX} pr-7" bind:value={bench.sectionMm2}>
-        {#each DC_SECTIONS_MM2 as s (s)}<option value={s}>{s}</option>{/each}
-      </select></label
-    >
-    <label>One way, m<input class="num w-24 {BOX}" type="number" bind:value={bench.lengthM} /></label>
-    <label
-      >Laid
-      <select class="{BOX} pr-7" bind:value={bench.mode}>
-        {#each DC_CABLE_MODES as m (m)}<option>{m}</option>{/each}
-      </select></label
-    >
-    <label>Ambient, °C<input class="num w-20 {BOX}" type="number" bind:value={bench.ambientC} /></label>
-    <label
-      >Circuits together<input
-        class="num w-20 {BOX}"
-        type="number"
-        min="1"
-        max="20"
-        bind:value={bench.together}
-      /></label
-    >
+    <Choice label="Section" unit="mm²" choices={DC_SECTIONS_MM2} bind:value={bench.sectionMm2} />
+    <Amount label="One way" unit="m" bind:value={bench.lengthM} />
+    <Choice label="Laid" choices={DC_CABLE_MODES} bind:value={bench.mode} />
+    <Amount label="Ambient" unit="°C" width="w-20" bind:value={bench.ambientC} />
+    <Amount label="Circuits together" width="w-20" min={1} max={20} step={1} bind:value={bench.together} />
   </div>
   <p class="mt-2">
     {#if bench.drop}Drop <b class="num">{fixed(bench.drop.dropV, 2)} V, {fixed(bench.drop.dropPercent, 2)} %</b>; {fixed(

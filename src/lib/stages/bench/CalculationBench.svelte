@@ -8,6 +8,7 @@
   import FieldInput from '$lib/ui/form/FieldInput.svelte';
   import ListInput from '$lib/ui/form/ListInput.svelte';
   import { blankRow, fieldsOf } from '$lib/ui/form/fields';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import { outcomeOf } from './outcome';
 
   type Values = Record<string, unknown>;
@@ -80,16 +81,13 @@
 <section class="sheet p-3" aria-labelledby={headingId}>
   <header class="flex flex-wrap items-end gap-3">
     <h2 id={headingId} class="mr-auto">{title}</h2>
-    <label class="text-sm text-dim"
-      >Calculation
-      <select
-        class="block h-8 max-w-full border border-rule bg-white py-0 pr-7 pl-2 text-ink"
-        value={name}
-        onchange={(e) => (picked = e.currentTarget.value)}
-      >
-        {#each names as n (n)}<option value={n}>{calculations[n]?.summary}</option>{/each}
-      </select>
-    </label>
+    <Choice
+      label="Calculation"
+      wide
+      value={name}
+      choices={names.map((n) => ({ value: n, name: calculations[n]?.summary ?? n }))}
+      onchoose={(n) => (picked = n)}
+    />
   </header>
   <div class="mt-2 grid gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
     <div class="grid grid-cols-2 items-end gap-x-3 gap-y-2 self-start sm:grid-cols-3">

@@ -2,8 +2,8 @@
   import { fixed } from '$core/kernel/quantity';
   import { trackerCurve } from '$core/strings/curve/tracker';
   import CurveChart from '$lib/stages/strings/CurveChart.svelte';
+  import Amount from '$lib/ui/form/Amount.svelte';
   import type { BenchState } from './benchState.svelte';
-  import { BOX } from './benchState.svelte';
 
   let { bench }: { bench: BenchState } = $props();
 </script>
@@ -11,10 +11,8 @@
 <section class="sheet p-3 lg:col-span-2" aria-labelledby="b-curve">
   <header class="flex flex-wrap items-end gap-3 text-sm text-dim">
     <h2 id="b-curve" class="mr-auto text-ink">Curve of a tracker</h2>
-    <label
-      >Light, W/m²<input class="num w-24 {BOX}" type="number" min="1" max="1600" bind:value={bench.irradiance} /></label
-    >
-    <label>Cell, °C<input class="num w-20 {BOX}" type="number" min="-40" max="100" bind:value={bench.cellC} /></label>
+    <Amount label="Light" unit="W/m²" min={1} max={1600} bind:value={bench.irradiance} />
+    <Amount label="Cell" unit="°C" width="w-20" min={-40} max={100} bind:value={bench.cellC} />
   </header>
   {#if bench.best && bench.lit}
     <p>

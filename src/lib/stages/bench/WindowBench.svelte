@@ -1,11 +1,14 @@
 <script lang="ts">
+  import { Checkbox } from 'flowbite-svelte';
   import type { InverterType } from '$core/equipment/inverterType';
   import type { ModuleType } from '$core/equipment/moduleType';
   import { COLD_METHODS } from '$core/site/survey';
   import { stringWindow } from '$core/strings/window';
   import WindowPanel from '$lib/stages/strings/WindowPanel.svelte';
+  import Amount from '$lib/ui/form/Amount.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import type { BenchState } from './benchState.svelte';
-  import { BOX, inRange } from './benchState.svelte';
+  import { inRange } from './benchState.svelte';
 
   let { bench, module, inverter }: { bench: BenchState; module: ModuleType; inverter: InverterType } = $props();
   const inputs = $derived(bench.windowInputs);
@@ -14,19 +17,16 @@
 <section class="sheet p-3 lg:col-span-2" aria-labelledby="b-window">
   <header class="flex flex-wrap items-end gap-3 text-sm text-dim">
     <h2 id="b-window" class="mr-auto text-ink">String window</h2>
-    <label>Coldest morning, °C<input class="num w-24 {BOX}" type="number" bind:value={bench.coldestC} /></label>
-    <label>Hot ambient, °C<input class="num w-24 {BOX}" type="number" bind:value={bench.hottestC} /></label>
-    <label
-      >Cold voltage by
-      <select class="{BOX} pr-7" bind:value={bench.coldMethod}>
-        {#each COLD_METHODS.filter((m) => m !== 'engineered') as m (m)}<option>{m}</option>{/each}
-      </select></label
-    >
-    <label class="flex items-center gap-2"
-      ><input type="checkbox" class="border-rule" bind:checked={bench.countTolerance} /><span
-        >Count the tolerance of U<sub>oc</sub></span
-      ></label
-    >
+    <Amount label="Coldest morning" unit="°C" bind:value={bench.coldestC} />
+    <Amount label="Hot ambient" unit="°C" bind:value={bench.hottestC} />
+    <Choice
+      label="Cold voltage by"
+      choices={COLD_METHODS.filter((m) => m !== 'engineered')}
+      bind:value={bench.coldMethod}
+    />
+    <div class="flex h-8 items-center">
+      <Checkbox bind:checked={bench.countTolerance}><span>Count the tolerance of U<sub>oc</sub></span></Checkbox>
+    </div>
   </header>
   {#if bench.coldestC !== null && !inRange(bench.coldestC, -60, 35)}<p role="alert" class="text-stop">
       The coldest morning must be −60 to 35 °C.

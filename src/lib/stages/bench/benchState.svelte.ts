@@ -132,5 +132,3 @@ export class BenchState {
   });
   readonly best = $derived.by(() => this.lit && trackerMaximum(this.lit, this.range));
 }
-
-export const BOX = 'block h-8 border border-rule bg-white py-0 pl-2 text-ink';

@@ -6,6 +6,7 @@
   import type { CableKind } from '$core/site/plan';
   import { CABLE_KINDS, CABLE_WORDS } from '$core/site/plan';
   import { HOME_RUN_SLACK } from '$core/strings/homeRun';
+  import Find from '$lib/ui/form/Find.svelte';
   import type { PlanState } from './planState.svelte';
 
   let { plan }: { plan: PlanState } = $props();
@@ -41,13 +42,7 @@
 <section class="sheet p-3" aria-labelledby="lengths">
   <header class="mb-1 flex flex-wrap items-center gap-3">
     <h2 id="lengths">Lengths</h2>
-    <input
-      class="ml-auto h-8 w-48 border border-rule bg-white px-2 text-sm"
-      type="search"
-      bind:value={find}
-      placeholder="INV-07 or string 112"
-      aria-label="Find a length"
-    />
+    <Find label="Find a length" placeholder="INV-07 or string 112" bind:value={find} />
   </header>
   {#each groups as { kind, of, rows, totalM, unknown } (kind)}
     <details bind:open={() => opened[kind] ?? (find !== '' && rows.length > 0), (open) => (opened[kind] = open)}>

@@ -4,6 +4,8 @@
   import { CABLE_KINDS, CABLE_WORDS, SPOT_KINDS } from '$core/site/plan';
   import type { CableKind, Spot } from '$core/site/plan';
   import { useSite } from '$lib/client/siteState.svelte';
+  import Amount from '$lib/ui/form/Amount.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import type { Drawing, PlanState } from './planState.svelte';
   import { keyOf } from './planState.svelte';
   import { freshId } from '../survey/sheets';
@@ -16,13 +18,12 @@
   let carries = $state<CableKind[]>(['dc', 'ac']);
   let spotKind = $state<Spot['kind']>('transformer');
   let put = $state('');
-  const BOX = 'h-8 border border-rule bg-white py-0 pl-2 text-sm text-ink';
   const DRAWN = [
     ['tray', 'Draw a tray'],
     ['room', 'Draw a room'],
     ['spot', 'Set a place'],
   ] as const;
-  const HEIGHT_OF = { tray: 'Height of the tray, m', room: 'Floor, m', spot: 'Height, m' } as const;
+  const HEIGHT_OF = { tray: 'Height of the tray', room: 'Floor', spot: 'Height' } as const;
   const HOW = {
     tray: 'Click its corners one after the other; Enter ends it.',
     room: 'Click two opposite corners.',
@@ -117,39 +118,35 @@
           >{/each}
       </fieldset>
     {:else if what === 'spot'}
-      <label
-        >What stands there
-        <select class="block {BOX} pr-7" bind:value={spotKind}>
-          {#each SPOT_KINDS as kind (kind)}<option value={kind}>{kind}</option>{/each}
-        </select></label
-      >
+      <Choice label="What stands there" choices={SPOT_KINDS} bind:value={spotKind} />
     {/if}
     {#if plan.nowhere.length}
-      <label
-        >Not on the plan yet
-        <select class="block {BOX} pr-7" bind:value={put}>
-          <option value="">{plan.nowhere.length} of {plan.things.length}</option>
-          {#each plan.nowhere as thing (keyOf(thing))}<option value={keyOf(thing)}>{thing.label}</option>{/each}
-        </select></label
-      >
+      <Choice
+        label="Not on the plan yet"
+        choices={[
+          { value: '', name: `${plan.nowhere.length} of ${plan.things.length}` },
+          ...plan.nowhere.map((thing) => ({ value: keyOf(thing), name: thing.label })),
+        ]}
+        bind:value={put}
+      />
     {/if}
     {#if what !== '' || nowhere}
-      <label
-        >{what === '' ? 'Its height, m' : HEIGHT_OF[what]}
-        <input class="num block w-28 {BOX} pr-2" type="number" step="0.1" bind:value={heightM} /></label
-      >
+      <Amount label={what === '' ? 'Its height' : HEIGHT_OF[what]} unit="m" width="w-28" bind:value={heightM} />
       {#if nowhere}<Button size="xs" disabled={heightM === null} onclick={putThere}>Put {nowhere.label}</Button
         >{:else}<Button size="xs" disabled={wanting !== ''} onclick={begin}>Draw it</Button>{/if}
       {#if wanting && !nowhere}<span class="pb-1 text-dim">{wanting}</span>{/if}
     {/if}
     {#if sheet.levels.length}
-      <label class="ml-auto"
-        >Level shown
-        <select class="block {BOX} pr-7" bind:value={plan.levelId}>
-          <option value="">all levels</option>
-          {#each sheet.levels as l (l.id)}<option value={l.id}>{l.label}, {l.zM} m</option>{/each}
-        </select></label
-      >
+      <div class="ml-auto">
+        <Choice
+          label="Level shown"
+          choices={[
+            { value: '', name: 'all levels' },
+            ...sheet.levels.map((l) => ({ value: l.id, name: `${l.label}, ${l.zM} m` })),
+          ]}
+          bind:value={plan.levelId}
+        />
+      </div>
     {/if}
   {/if}
 </div>

@@ -8,6 +8,7 @@
   import { useSite } from '$lib/client/siteState.svelte';
   import type { LongWork } from '$lib/workers/stringsWork';
   import { startStringsWork } from '$lib/workers/stringsWork';
+  import Amount from '$lib/ui/form/Amount.svelte';
 
   let { shelf }: { shelf: readonly InverterType[] } = $props();
   const site = useSite();
@@ -36,16 +37,7 @@
 <details class="mt-3">
   <summary class="cursor-pointer font-semibold">What would you hang here?</summary>
   <div class="mt-1 flex flex-wrap items-end gap-3 text-sm text-dim">
-    <label
-      >Wanted DC/AC, %
-      <input
-        class="num block w-24 border border-rule bg-white px-2 py-1 text-ink"
-        type="number"
-        min="90"
-        max="150"
-        bind:value={ratio}
-      /></label
-    >
+    <Amount label="Wanted DC/AC" unit="%" min={90} max={150} bind:value={ratio} />
     <Button size="xs" disabled={worker !== null || !(ratio >= 90 && ratio <= 150)} onclick={ask}
       >{worker ? 'Thinking …' : 'Rank fleets from the shelf'}</Button
     >

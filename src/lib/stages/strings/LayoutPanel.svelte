@@ -11,6 +11,7 @@
   import { LayoutRun } from '$lib/client/layoutRun.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
   import TaskBar from '$lib/ui/TaskBar.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import FleetPanel from './FleetPanel.svelte';
   import LockForm from './LockForm.svelte';
 
@@ -50,12 +51,11 @@
 <section class="sheet p-3" aria-labelledby="layout-title">
   <header class="flex flex-wrap items-end gap-3">
     <h2 id="layout-title" class="mr-auto">Best layout</h2>
-    <label class="text-sm text-dim"
-      >Time at most
-      <select class="block border border-rule bg-white px-2 py-1 text-ink" bind:value={limitS}>
-        {#each [5, 10, 30, 60] as s (s)}<option value={s}>{s} s</option>{/each}
-      </select>
-    </label>
+    <Choice
+      label="Time at most"
+      choices={[5, 10, 30, 60].map((s) => ({ value: s, name: `${s} s` }))}
+      bind:value={limitS}
+    />
     <Button size="sm" disabled={!ready || run.task.running} onclick={() => run.start(design, limitS)}
       >Find the best layout</Button
     >

@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { Lock } from '$core/strings/part';
   import type { SiteDesign } from '$core/design';
+  import Amount from '$lib/ui/form/Amount.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
 
   let { design, onlock }: { design: SiteDesign; onlock: (lock: Lock) => void } = $props();
 
@@ -15,10 +17,11 @@
     ratio: 'DC/AC ratio from … to …',
   } as const;
   type Kind = keyof typeof KINDS;
+  const WISHES = (Object.keys(KINDS) as Kind[]).map((value) => ({ value, name: KINDS[value] }));
   let kind = $state<Kind>('use-all');
   let planeId = $state('');
   let inverterId = $state('');
-  let count = $state(1);
+  let count = $state<number | null>(1);
   let least = $state<number | null>(90);
   let most = $state<number | null>(150);
   const plane = $derived(design.planes.find((p) => p.id === planeId) ?? design.planes[0]);
@@ -28,21 +31,21 @@
   const wantsCount = $derived(kind === 'max-lengths' || kind === 'plane-length' || kind === 'free-trackers');
 
   const lock = $derived.by((): Lock | null => {
-    const whole = Number.isInteger(count) && count >= 1;
+    const whole = count !== null && Number.isInteger(count) && count >= 1 ? count : Infinity;
     switch (kind) {
       case 'use-all':
       case 'no-doubling':
         return { kind };
       case 'max-lengths':
-        return whole && count <= 40 ? { kind, count } : null;
+        return whole <= 40 ? { kind, count: whole } : null;
       case 'plane-length':
-        return plane && whole && count <= 60 ? { kind, planeId: plane.id, modules: count } : null;
+        return plane && whole <= 60 ? { kind, planeId: plane.id, modules: whole } : null;
       case 'plane-inverter':
         return plane && unit ? { kind, planeId: plane.id, inverterId: unit.id } : null;
       case 'inverter-empty':
         return unit ? { kind, inverterId: unit.id } : null;
       case 'free-trackers':
-        return unit && whole && count <= 24 ? { kind, inverterId: unit.id, count } : null;
+        return unit && whole <= 24 ? { kind, inverterId: unit.id, count: whole } : null;
       case 'ratio': {
         const sound = (x: number | null) => x === null || (x >= 0 && x <= 300);
         const ordered = least === null || most === null || least < most;
@@ -50,45 +53,42 @@
       }
     }
   });
-  const BOX = 'block border border-rule bg-white px-2 py-1 text-ink';
 </script>
 
 <div class="mt-2 flex flex-wrap items-end gap-2 text-sm text-dim">
-  <label
-    >Wish
-    <select class={BOX} bind:value={kind}>
-      {#each Object.entries(KINDS) as [value, name] (value)}<option {value}>{name}</option>{/each}
-    </select>
-  </label>
+  <Choice label="Wish" choices={WISHES} bind:value={kind} />
   {#if wantsPlane}
-    <label
-      >Plane of the wish
-      <select class={BOX} value={plane?.id} onchange={(e) => (planeId = e.currentTarget.value)}>
-        {#each design.planes as p (p.id)}<option value={p.id}>{p.label}</option>{/each}
-      </select>
-    </label>
+    <Choice
+      label="Plane of the wish"
+      value={plane?.id}
+      choices={design.planes.map((p) => ({ value: p.id, name: p.label }))}
+      onchoose={(id) => (planeId = id)}
+    />
   {/if}
   {#if wantsUnit}
-    <label
-      >Unit of the wish
-      <select class={BOX} value={unit?.id} onchange={(e) => (inverterId = e.currentTarget.value)}>
-        {#each design.inverters as u (u.id)}<option value={u.id}>{u.tag}</option>{/each}
-      </select>
-    </label>
+    <Choice
+      label="Unit of the wish"
+      value={unit?.id}
+      choices={design.inverters.map((u) => ({ value: u.id, name: u.tag }))}
+      onchoose={(id) => (inverterId = id)}
+    />
   {/if}
   {#if wantsCount}
-    <label
-      >{kind === 'plane-length' ? 'Modules in series' : 'How many'}
-      <input class="num w-20 {BOX}" type="number" min="1" bind:value={count} />
-    </label>
+    <Amount
+      label={kind === 'plane-length' ? 'Modules in series' : 'How many'}
+      width="w-20"
+      min={1}
+      step={1}
+      bind:value={count}
+    />
   {/if}
   {#if kind === 'ratio'}
-    <label>Least, %<input class="num w-20 {BOX}" type="number" bind:value={least} /></label>
-    <label>Most, %<input class="num w-20 {BOX}" type="number" bind:value={most} /></label>
+    <Amount label="Least" unit="%" width="w-20" bind:value={least} />
+    <Amount label="Most" unit="%" width="w-20" bind:value={most} />
   {/if}
   <button
     type="button"
-    class="border border-ink bg-sheet px-3 py-1 text-ink disabled:opacity-40"
+    class="h-8 border border-ink bg-sheet px-3 text-ink disabled:opacity-40"
     disabled={!lock}
     onclick={() => lock && onlock(lock)}>Add the wish</button
   >

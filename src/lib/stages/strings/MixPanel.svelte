@@ -1,14 +1,15 @@
 <script lang="ts">
   import { fixed } from '$core/kernel/quantity';
   import { useSite } from '$lib/client/siteState.svelte';
+  import Amount from '$lib/ui/form/Amount.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import TaskBar from '$lib/ui/TaskBar.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import type { CurveState } from './curveState.svelte';
 
   let { state: curve, overYear }: { state: CurveState; overYear: () => void } = $props();
   const site = useSite();
-  const planes = $derived(site.design.planes);
-  const BOX = 'block h-8 border border-rule bg-white py-0 pl-2 text-ink';
+  const planes = $derived(site.design.planes.map((p) => ({ value: p.id, name: p.label })));
 </script>
 
 <section class="sheet p-3" aria-labelledby="mix-title">
@@ -17,37 +18,20 @@
     Two strings that would share one tracker of {curve.unit?.tag}: now, in the light set above, and over a year.
   </p>
   <div class="mt-2 flex flex-wrap items-end gap-3 text-sm text-dim">
-    <label
-      >First plane
-      <select
-        class="{BOX} pr-7"
-        value={curve.parts[0].planeId}
-        onchange={(e) => (curve.planeA = e.currentTarget.value)}
-      >
-        {#each planes as p (p.id)}<option value={p.id}>{p.label}</option>{/each}
-      </select></label
-    >
-    <label>Its modules<input class="num w-20 {BOX}" type="number" min="1" max="60" bind:value={curve.modulesA} /></label
-    >
-    <label
-      >Second plane
-      <select
-        class="{BOX} pr-7"
-        value={curve.parts[1].planeId}
-        onchange={(e) => (curve.planeB = e.currentTarget.value)}
-      >
-        {#each planes as p (p.id)}<option value={p.id}>{p.label}</option>{/each}
-      </select></label
-    >
-    <label
-      >Modules of the second<input
-        class="num w-20 {BOX}"
-        type="number"
-        min="1"
-        max="60"
-        bind:value={curve.modulesB}
-      /></label
-    >
+    <Choice
+      label="First plane"
+      value={curve.parts[0].planeId}
+      choices={planes}
+      onchoose={(id) => (curve.planeA = id)}
+    />
+    <Amount label="Its modules" width="w-20" min={1} max={60} step={1} bind:value={curve.modulesA} />
+    <Choice
+      label="Second plane"
+      value={curve.parts[1].planeId}
+      choices={planes}
+      onchoose={(id) => (curve.planeB = id)}
+    />
+    <Amount label="Modules of the second" width="w-20" min={1} max={60} step={1} bind:value={curve.modulesB} />
     <button
       type="button"
       class="h-8 border border-ink bg-sheet px-3 text-ink disabled:opacity-40"

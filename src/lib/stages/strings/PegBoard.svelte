@@ -8,10 +8,12 @@
   import { placeKey } from '$core/site/parts';
   import { lineOf } from '$core/site/line';
   import { verdictsOf } from '$core/strings/verdictsOf';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import PegUnit from './PegUnit.svelte';
   import type { UnitView } from './pegs';
   import { unitViews } from './pegs';
   import { planeLetter } from '$lib/ui/planeGlyph';
+  import Find from '$lib/ui/form/Find.svelte';
 
   let {
     design,
@@ -152,25 +154,23 @@
     pegsOf(unit)
       .filter((p) => p.dataset.peg?.startsWith(`${unit}/${tracker}/`))
       .at(-1);
-  const BOX = 'h-8 border border-rule bg-white py-0 pl-2 text-sm text-ink';
 </script>
 
 <div class="no-print flex flex-wrap items-center gap-2 text-sm">
   {@render tools(shown.length === views.length ? `${views.length} units` : `${shown.length} of ${views.length} units`)}
-  <input
-    class="ml-auto w-32 {BOX} pr-2"
-    type="search"
-    bind:value={find}
-    placeholder="INV-07 or 112"
-    aria-label="Find a unit or string"
+  <div class="ml-auto">
+    <Find label="Find a unit or string" placeholder="INV-07 or 112" width="w-32" bind:value={find} />
+  </div>
+  <Choice
+    label="Plane shown"
+    unnamed
+    choices={[
+      { value: '', name: 'all planes' },
+      ...design.planes.map((p, i) => ({ value: p.id, name: `${planeLetter(i)} ${p.label}` })),
+    ]}
+    bind:value={planeOnly}
   />
-  <select class="{BOX} pr-7" bind:value={planeOnly} aria-label="Plane shown">
-    <option value="">all planes</option>
-    {#each design.planes as p, i (p.id)}<option value={p.id}>{planeLetter(i)} {p.label}</option>{/each}
-  </select>
-  <select class="{BOX} pr-7" bind:value={size} aria-label="Size of the pegs">
-    {#each SIZES as s (s.name)}<option value={s.name}>{s.name}</option>{/each}
-  </select>
+  <Choice label="Size of the pegs" unnamed choices={SIZES.map((s) => s.name)} bind:value={size} />
 </div>
 {@render news()}
 

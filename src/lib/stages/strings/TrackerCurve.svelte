@@ -2,6 +2,8 @@
   import { fixed } from '$core/kernel/quantity';
   import type { ModuleModel } from '$core/strings/curve/diode';
   import { useSite } from '$lib/client/siteState.svelte';
+  import Amount from '$lib/ui/form/Amount.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import CurveChart from './CurveChart.svelte';
   import type { CurveState } from './curveState.svelte';
 
@@ -12,52 +14,41 @@
   const trackers = $derived(curve.type?.trackers ?? 0);
   const modelWords = ({ reference: r }: ModuleModel) =>
     `a ${fixed(r.aV, 4)} V · I_L ${fixed(r.lightA, 3)} A · I_0 ${r.saturationA.toExponential(2)} A · R_s ${fixed(r.seriesOhm, 3)} Ω · R_sh ${fixed(r.shuntOhm, 0)} Ω`;
-  const BOX = 'block h-8 border border-rule bg-white py-0 pl-2 text-ink';
 </script>
 
 <section class="sheet p-3" aria-labelledby="curve-title">
   <header class="flex flex-wrap items-end gap-3">
     <h2 id="curve-title" class="mr-auto">Curve of a tracker</h2>
-    <label class="text-sm text-dim"
-      >Inverter
-      <select class="{BOX} pr-7" value={unit?.id} onchange={(e) => (curve.unitId = e.currentTarget.value)}>
-        {#each design.inverters as u (u.id)}<option value={u.id}>{u.tag}</option>{/each}
-      </select>
-    </label>
-    <label class="text-sm text-dim"
-      >Tracker
-      <select class="{BOX} pr-7" bind:value={curve.tracker}>
-        {#each { length: trackers } as _, t (t)}<option value={t + 1}>{t + 1}</option>{/each}
-      </select>
-    </label>
+    <Choice
+      label="Inverter"
+      value={unit?.id}
+      choices={design.inverters.map((u) => ({ value: u.id, name: u.tag }))}
+      onchoose={(id) => (curve.unitId = id)}
+    />
+    <Choice label="Tracker" choices={Array.from({ length: trackers }, (_, t) => t + 1)} bind:value={curve.tracker} />
   </header>
-  <fieldset class="mt-2 flex flex-wrap gap-4 text-sm text-dim">
+  <fieldset class="mt-2 flex flex-wrap gap-x-6 gap-y-2 text-sm text-dim">
     <legend class="sr-only">Light and temperature</legend>
     {#each design.planes as p (p.id)}
       {@const l = curve.lightOf(p.id)}
-      <span class="flex items-end gap-1">
-        <label
-          >{p.label}, W/m²
-          <input
-            class="num w-24 {BOX}"
-            type="number"
-            min="0"
-            max="1600"
-            value={l.g}
-            oninput={(e) => (curve.light[p.id] = { ...l, g: e.currentTarget.valueAsNumber })}
-          />
-        </label>
-        <label
-          >cell °C
-          <input
-            class="num w-20 {BOX}"
-            type="number"
-            min="-40"
-            max="100"
-            value={l.c}
-            oninput={(e) => (curve.light[p.id] = { ...l, c: e.currentTarget.valueAsNumber })}
-          />
-        </label>
+      <span class="flex items-end gap-3">
+        <Amount
+          label={p.label}
+          unit="W/m²"
+          min={0}
+          max={1600}
+          value={l.g}
+          onamount={(g) => (curve.light[p.id] = { ...l, g: g ?? Number.NaN })}
+        />
+        <Amount
+          label="cell"
+          unit="°C"
+          width="w-20"
+          min={-40}
+          max={100}
+          value={l.c}
+          onamount={(c) => (curve.light[p.id] = { ...l, c: c ?? Number.NaN })}
+        />
       </span>
     {/each}
   </fieldset>

@@ -3,6 +3,7 @@
   import { fixed } from '$core/kernel/quantity';
   import { useSite } from '$lib/client/siteState.svelte';
   import TaskBar from '$lib/ui/TaskBar.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import EnergyForm from './EnergyForm.svelte';
   import type { YearState } from './yearState.svelte';
 
@@ -27,12 +28,14 @@
           >{:else}A typical year’s minimum is no design temperature.{/if}
       {:else}No weather file: a clear sky dimmed by monthly clearness stands in, and the result says so.{/if}
     </p>
-    <label
-      >Stamps of a CSV file
-      <select class="block h-9 border border-rule bg-white py-0 pr-7 pl-2 text-ink" bind:value={year.stamp}>
-        <option value="starts">start their hour</option><option value="ends">end their hour</option>
-      </select></label
-    >
+    <Choice
+      label="Stamps of a CSV file"
+      choices={[
+        { value: 'starts', name: 'start their hour' },
+        { value: 'ends', name: 'end their hour' },
+      ]}
+      bind:value={year.stamp}
+    />
     <div>
       <label for="weather-file">Weather file, EPW or CSV</label>
       <Fileupload

@@ -4,6 +4,7 @@
   import { stringWindow, windowInputs } from '$core/strings/window';
   import { lineOf } from '$core/site/line';
   import { useSite } from '$lib/client/siteState.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import { planeLetter } from '$lib/ui/planeGlyph';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import WindowPanel from './WindowPanel.svelte';
@@ -32,24 +33,26 @@
   );
   const answer = $derived(inputs && stringWindow(inputs));
   const w = $derived(answer?.value ?? null);
-  const BOX = 'h-8 border border-rule bg-white py-0 pr-7 pl-2 text-sm text-ink';
   let open = $state(false);
 </script>
 
 <section class="sheet px-3 py-1.5" aria-label="String window">
   <div class="flex flex-wrap items-center gap-x-2.5 gap-y-1">
     <h2 class="text-base">String window</h2>
-    <select class={BOX} aria-label="Plane" value={plane?.id} onchange={(e) => onplane(e.currentTarget.value)}>
-      {#each design.planes as p, i (p.id)}<option value={p.id}>{planeLetter(i)} {p.label}</option>{/each}
-    </select>
-    <select
-      class={BOX}
-      aria-label="Inverter type"
+    <Choice
+      label="Plane"
+      unnamed
+      value={plane?.id}
+      choices={design.planes.map((p, i) => ({ value: p.id, name: `${planeLetter(i)} ${p.label}` }))}
+      onchoose={onplane}
+    />
+    <Choice
+      label="Inverter type"
+      unnamed
       value={inverter?.id}
-      onchange={(e) => oninverter(e.currentTarget.value)}
-    >
-      {#each design.equipment.inverters as t (t.id)}<option value={t.id}>{t.name}</option>{/each}
-    </select>
+      choices={design.equipment.inverters.map((t) => ({ value: t.id, name: t.name }))}
+      onchoose={oninverter}
+    />
     <label class="flex items-center gap-1 text-sm text-dim"
       ><input
         class="num h-8 w-16 border border-rule bg-white px-2 text-ink"

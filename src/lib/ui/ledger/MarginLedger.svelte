@@ -5,6 +5,7 @@
   import { jumpHref } from '$lib/client/jump';
   import { marginWords } from '$lib/ui/marginWords';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import Find from '$lib/ui/form/Find.svelte';
   import CheckPlace from './CheckPlace.svelte';
   import CheckWorking from './CheckWorking.svelte';
   import type { RuleGroup } from './groups';
@@ -58,13 +59,9 @@
         </button>
       {/each}
     </div>
-    {#if checks.length > 8}<input
-        type="search"
-        class="mt-1 h-8 w-full border border-rule bg-white px-2 text-sm text-ink"
-        placeholder="Find a rule or a place"
-        aria-label="Find in {title}"
-        bind:value={typed}
-      />{/if}
+    {#if checks.length > 8}<div class="mt-1">
+        <Find label="Find in {title}" placeholder="Find a rule or a place" width="w-full" bind:value={typed} />
+      </div>{/if}
   </header>
   {#if checks.length === 0}
     <p class="px-3 py-4 text-dim">

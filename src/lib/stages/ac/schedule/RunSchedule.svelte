@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Button, Checkbox, Input } from 'flowbite-svelte';
+  import { Button, Checkbox } from 'flowbite-svelte';
   import type { RunResult } from '$core/ac/results';
   import type { Check } from '$core/kernel/check';
   import { worstOf } from '$core/kernel/check';
@@ -7,6 +7,7 @@
   import type { RunRow } from './columns';
   import { RunGrid } from './grid.svelte';
   import RowsOffer from '$lib/ui/RowsOffer.svelte';
+  import Find from '$lib/ui/form/Find.svelte';
   import RunFiles from './RunFiles.svelte';
   import RunTable from './RunTable.svelte';
 
@@ -52,16 +53,12 @@
     <h2 id="schedule">Schedule of runs to {site.design.board.label}</h2>
     <Button size="xs" color="alternative" disabled={unsaved} onclick={sizeAll}>Size all runs</Button>
     <div class="no-print ml-auto flex flex-wrap items-center gap-x-3 gap-y-1">
-      <div class="w-44">
-        <Input
-          type="search"
-          size="sm"
-          class="h-7 py-0"
-          placeholder="tag, metal, method …"
-          aria-label="Show only runs with"
-          bind:value={() => filter, (text) => grid.table.setGlobalFilter((filter = text))}
-        />
-      </div>
+      <Find
+        label="Show only runs with"
+        placeholder="tag, metal, method …"
+        width="w-44"
+        bind:value={() => filter, (text) => grid.table.setGlobalFilter((filter = text))}
+      />
       <Checkbox checked={grid.all} onchange={(e) => grid.showAll(e.currentTarget.checked)}>every column</Checkbox>
       <RunFiles onread={(offer) => (grid.offer = offer)} />
     </div>

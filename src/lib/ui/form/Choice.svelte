@@ -1,0 +1,45 @@
+<script lang="ts" generics="T extends string | number">
+  import { Label, Select } from 'flowbite-svelte';
+
+  /** One of several, in a toolbar: taken at once, nothing to save. */
+  let {
+    label,
+    unit = '',
+    choices,
+    value = $bindable(),
+    onchoose,
+    unnamed = false,
+    wide = false,
+  }: {
+    label: string;
+    unit?: string;
+    choices: readonly (T | { readonly value: T; readonly name: string })[];
+    value: T | undefined;
+    /** Where what is chosen is kept elsewhere. */
+    onchoose?: (value: T) => void;
+    /** What it is shows by what stands in it: its name is for those who do not see that. */
+    unnamed?: boolean;
+    /** As wide as its longest choice, and never wider than what it stands in. */
+    wide?: boolean;
+  } = $props();
+  const id = $props.id();
+  const items = $derived(choices.map((c) => (typeof c === 'object' ? { ...c } : { value: c, name: String(c) })));
+  function choose(next: T) {
+    value = next;
+    onchoose?.(next);
+  }
+</script>
+
+<div class="max-w-full [&_select]:h-8 [&_select]:py-0 [&_select]:text-sm {wide ? '' : '[&_select]:w-auto'}">
+  {#if !unnamed}<Label for={id} class="mb-0.5 text-sm font-normal text-dim"
+      >{label}{#if unit}&nbsp;<span class="num">[{unit}]</span>{/if}</Label
+    >{/if}
+  <Select
+    {id}
+    size="sm"
+    {items}
+    placeholder=""
+    aria-label={unnamed ? label : undefined}
+    bind:value={() => value as T, choose}
+  />
+</div>

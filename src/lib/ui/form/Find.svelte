@@ -1,0 +1,27 @@
+<script lang="ts">
+  import { Input } from 'flowbite-svelte';
+
+  /** Words by which a list is searched, as they are typed. */
+  let {
+    label,
+    placeholder = '',
+    value = $bindable(''),
+    onfind,
+    width = 'w-52',
+  }: {
+    label: string;
+    placeholder?: string;
+    value?: string;
+    /** Where the words are kept elsewhere. */
+    onfind?: (words: string) => void;
+    width?: string;
+  } = $props();
+  function take(words: string) {
+    value = words;
+    onfind?.(words);
+  }
+</script>
+
+<div class="{width} [&_input]:h-8 [&_input]:py-0 [&_input]:text-sm">
+  <Input type="search" size="sm" aria-label={label} {placeholder} bind:value={() => value, take} />
+</div>
