@@ -1,5 +1,7 @@
 <script lang="ts">
   import type { GateRow } from '$core/proving/gates/machine';
+  import Amount from '$lib/ui/form/Amount.svelte';
+  import Words from '$lib/ui/form/Words.svelte';
 
   let {
     gate,
@@ -17,17 +19,14 @@
   } = $props();
   let evidence = $state('');
   let reason = $state('');
-  let days = $state(14);
+  let days = $state<number | null>(14);
   let waiving = $state(false);
-  const BOX = 'mt-0.5 block w-full border border-rule bg-white px-2 py-2 text-ink';
 </script>
 
 <div class="space-y-2">
   {#if onrecord}
     <p class="text-sm">Evidence: {gate.evidence}. Signed by the {gate.signer}.</p>
-    <label class="block text-sm text-dim"
-      >What was seen or measured<textarea class={BOX} rows="2" bind:value={evidence}></textarea></label
-    >
+    <Words label="What was seen or measured" rows={2} bind:value={evidence} />
     <div class="flex flex-wrap gap-2">
       {#if !locked}<button
           type="button"
@@ -49,20 +48,13 @@
     >
     {#if waiving}
       <div class="border-l-4 border-tight bg-paper p-2">
-        <label class="block text-sm text-dim"
-          >Reason, at least 15 characters; it is printed in the hand-over<input
-            class={BOX}
-            bind:value={reason}
-          /></label
-        >
-        <label class="mt-1 block text-sm text-dim"
-          >Review within [days]<input class={BOX} type="number" min="1" max="90" bind:value={days} /></label
-        >
+        <Words label="Reason, at least 15 characters; it is printed in the hand-over" bind:value={reason} />
+        <div class="mt-1"><Amount label="Review within" unit="days" min={1} max={90} step={1} bind:value={days} /></div>
         <button
           type="button"
           class="mt-2 border border-ink px-3 py-1.5"
-          disabled={busy}
-          onclick={() => onwaive(reason, days)}>Waive {gate.id}</button
+          disabled={busy || days === null}
+          onclick={() => days !== null && onwaive(reason, days)}>Waive {gate.id}</button
         >
       </div>
     {/if}

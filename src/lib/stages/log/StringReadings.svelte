@@ -9,6 +9,7 @@
   import GateMark from '$lib/ui/GateMark.svelte';
   import EntryForm from '$lib/ui/record/EntryForm.svelte';
   import { named, when } from '$lib/ui/record/words';
+  import Words from '$lib/ui/form/Words.svelte';
   import type { StringPick } from './stringPick.svelte';
   import { STRING_GATES, STRING_KINDS } from './stringPick.svelte';
 
@@ -61,16 +62,11 @@
     <p class="mt-2 text-dim">Waits for the safe start of the day (gate S-SAFE, on Energise).</p>
   {/if}
   {#if pick.correcting}
-    <p class="mt-2 border-l-4 border-tight bg-paper px-3 py-2">
-      Correcting an entry: the old one stays on record, and the new one stands in its place and time.
-      <label class="mt-1 block text-sm text-dim"
-        >Why<input
-          class="block w-full border border-rule bg-white px-2 py-1 text-ink"
-          bind:value={pick.reason}
-        /></label
-      >
+    <div class="mt-2 border-l-4 border-tight bg-paper px-3 py-2">
+      <p>Correcting an entry: the old one stays on record, and the new one stands in its place and time.</p>
+      <Words label="Why" bind:value={pick.reason} />
       <button type="button" class="underline" onclick={pick.done}>Do not correct</button>
-    </p>
+    </div>
   {/if}
   {#each STRING_KINDS as name (name)}
     {@const kind = kindNamed(name)}

@@ -8,6 +8,7 @@
   import type { ProblemDocument } from '$lib/schemas/problem';
   import { named } from '$lib/ui/record/words';
   import Trouble from '$lib/ui/Trouble.svelte';
+  import Words from '$lib/ui/form/Words.svelte';
 
   let { site, again, done }: { site: SiteState; /** There is an earlier release. */ again: boolean; done: () => void } =
     $props();
@@ -56,14 +57,7 @@
     Freezes the design as it stands under the next letter. The crew builds and records against it; later changes need a
     new letter.
   </p>
-  <label class="text-sm text-dim" for="released-by"
-    >Released by<input
-      id="released-by"
-      class="mt-0.5 block border border-rule bg-white px-2 py-1 text-ink"
-      bind:value={by}
-      required
-    /></label
-  >
+  <Words label="Released by" required bind:value={by} />
   <Button type="submit" size="sm" disabled={site.pending > 0}>Release revision {site.revision}</Button>
   <Button size="sm" color="alternative" onclick={done}>Not now</Button>
   <div class="w-full" role="status">

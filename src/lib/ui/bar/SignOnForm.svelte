@@ -6,6 +6,9 @@
   import DateInput from '$lib/ui/form/DateInput.svelte';
   import { ApiProblem, post, read } from '$lib/client/api';
   import { keepSignOn, signOn } from '$lib/client/signOn.svelte';
+  import Amount from '$lib/ui/form/Amount.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
+  import Words from '$lib/ui/form/Words.svelte';
 
   /** Limits of an instrument's ranges, to be typed. */
   function blankLimits(of: InstrumentKind) {
@@ -16,7 +19,6 @@
   }
   let { done }: { done: () => void } = $props();
   onMount(() => void readShelf());
-  const BOX = 'mt-0.5 block w-full border border-rule bg-white px-2 py-1.5 text-ink';
   let kind = $state<InstrumentKind>('multimeter');
   let name = $state('');
   let serial = $state('');
@@ -69,12 +71,8 @@
       done();
     }}
   >
-    <label class="text-sm text-dim">Name<input class={BOX} bind:value={signOn.by} autocomplete="name" /></label>
-    <label class="text-sm text-dim"
-      >Role<select class={BOX} bind:value={signOn.role}
-        >{#each ROLES as role (role)}<option>{role}</option>{/each}</select
-      ></label
-    >
+    <Words label="Name" autocomplete="name" bind:value={signOn.by} />
+    <Choice label="Role" choices={ROLES} wide bind:value={signOn.role} />
     {#if signOn.role === 'electrician'}<div>
         <label class="text-sm text-dim" for="licensed-until">Licence valid until</label>
         <DateInput
@@ -126,35 +124,17 @@
           addInstrument();
         }}
       >
-        <label class="text-sm text-dim"
-          >Instrument<select class={BOX} bind:value={kind}
-            >{#each INSTRUMENT_KINDS as k (k)}<option>{k}</option>{/each}</select
-          ></label
-        >
-        <label class="text-sm text-dim">Make of it<input class={BOX} bind:value={name} /></label>
-        <label class="text-sm text-dim">Its serial number<input class={BOX} bind:value={serial} /></label>
+        <Choice label="Instrument" choices={INSTRUMENT_KINDS} wide bind:value={kind} />
+        <Words label="Make of it" bind:value={name} />
+        <Words label="Its serial number" bind:value={serial} />
         <div>
           <label class="text-sm text-dim" for="calibrated-until">Calibrated until</label>
           <DateInput id="calibrated-until" bind:value={() => calibratedUntil, (day) => (calibratedUntil = day ?? '')} />
         </div>
         {#each READS[kind] as of (of)}
           {#if limits[of]}
-            <label class="text-sm text-dim"
-              >{of} from [{MEASURED[of]}]<input
-                class={BOX}
-                type="number"
-                step="any"
-                bind:value={limits[of].min}
-              /></label
-            >
-            <label class="text-sm text-dim"
-              >{of} up to [{MEASURED[of]}]<input
-                class={BOX}
-                type="number"
-                step="any"
-                bind:value={limits[of].max}
-              /></label
-            >
+            <Amount label="{of} from" unit={MEASURED[of]} width="w-full" bind:value={limits[of].min} />
+            <Amount label="{of} up to" unit={MEASURED[of]} width="w-full" bind:value={limits[of].max} />
           {/if}
         {/each}
         {#if trouble}<p role="alert" class="col-span-2 text-stop sm:col-span-4">{trouble}</p>{/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Input, Label } from 'flowbite-svelte';
+  import { CONTROL } from './control';
 
   /** A number in a toolbar: counts at once, nothing to save. Null where the field is empty. */
   let {
@@ -31,7 +32,7 @@
   }
 </script>
 
-<div class="[&_input]:h-8 [&_input]:py-0 [&_input]:text-sm">
+<div class={CONTROL}>
   <Label for={id} class="mb-0.5 text-sm font-normal text-dim"
     >{label}{#if unit}&nbsp;<span class="num">[{unit}]</span>{/if}</Label
   >

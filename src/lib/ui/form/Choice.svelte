@@ -1,5 +1,6 @@
 <script lang="ts" generics="T extends string | number">
   import { Label, Select } from 'flowbite-svelte';
+  import { CONTROL } from './control';
 
   /** One of several, in a toolbar: taken at once, nothing to save. */
   let {
@@ -30,7 +31,7 @@
   }
 </script>
 
-<div class="max-w-full [&_select]:h-8 [&_select]:py-0 [&_select]:text-sm {wide ? '' : '[&_select]:w-auto'}">
+<div class="max-w-full {CONTROL} {wide ? '' : '[&_select]:w-auto'}">
   {#if !unnamed}<Label for={id} class="mb-0.5 text-sm font-normal text-dim"
       >{label}{#if unit}&nbsp;<span class="num">[{unit}]</span>{/if}</Label
     >{/if}

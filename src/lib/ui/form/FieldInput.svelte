@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Helper, Input, Label, Select } from 'flowbite-svelte';
   import Formula from '$lib/ui/Formula.svelte';
+  import { CONTROL } from './control';
   import DateInput from './DateInput.svelte';
   import type { Field } from './fields';
 
@@ -37,7 +38,7 @@
   }
 </script>
 
-<div class="min-w-0 [&_input]:h-8 [&_input]:py-0 [&_select]:h-8 [&_select]:py-0">
+<div class="min-w-0 {CONTROL}">
   <Label for={id} class="mb-0.5 text-sm font-normal text-dim">
     <Formula line={field.label} />{#if field.unit}&nbsp;<span class="num">[{field.unit}]</span>{/if}
   </Label>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Input } from 'flowbite-svelte';
+  import { CONTROL } from './control';
 
   /** Words by which a list is searched, as they are typed. */
   let {
@@ -22,6 +23,6 @@
   }
 </script>
 
-<div class="{width} [&_input]:h-8 [&_input]:py-0 [&_input]:text-sm">
+<div class="{width} {CONTROL}">
   <Input type="search" size="sm" aria-label={label} {placeholder} bind:value={() => value, take} />
 </div>

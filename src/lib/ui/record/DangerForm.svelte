@@ -2,6 +2,7 @@
   import type { EntrySubject } from '$core/proving/entry';
   import { HAPPENINGS } from '$core/proving/tables/happenings';
   import { useLog } from '$lib/client/logState.svelte';
+  import Words from '$lib/ui/form/Words.svelte';
 
   let { subjects }: { subjects: readonly { subject: EntrySubject; name: string }[] } = $props();
   const log = useLog();
@@ -50,7 +51,7 @@
         </optgroup>
       </select></label
     >
-    <label class="block text-sm text-dim">What was seen<input class={BOX} bind:value={seen} /></label>
+    <Words label="What was seen" bind:value={seen} />
     <button
       type="button"
       class="border border-stop px-4 py-2 font-semibold text-stop disabled:opacity-50"

@@ -12,6 +12,7 @@
   import GateMark from '$lib/ui/GateMark.svelte';
   import GateTick from '$lib/ui/GateTick.svelte';
   import { GATE_NAME } from '$lib/ui/gateWords';
+  import Words from '$lib/ui/form/Words.svelte';
   import EntryForm from './EntryForm.svelte';
   import { lineOfEntry, named, when } from './words';
 
@@ -127,12 +128,7 @@
     {/if}
     {#if proof.state === 'caution'}
       <div class="mt-2 border-l-4 border-tight bg-paper p-2">
-        <label class="block text-sm text-dim"
-          >An electrician may accept this very reading, with a reason<input
-            class="block w-full border border-rule bg-white px-2 py-2"
-            bind:value={acceptReason}
-          /></label
-        >
+        <Words label="An electrician may accept this very reading, with a reason" bind:value={acceptReason} />
         <button type="button" class="mt-2 border border-ink px-3 py-1.5" disabled={log.busy} onclick={accept}
           >Accept the caution</button
         >

@@ -10,6 +10,8 @@
   import { useLog } from '$lib/client/logState.svelte';
   import { OrderClock } from '$lib/client/orderClock.svelte';
   import Caution from '$lib/ui/Caution.svelte';
+  import Amount from '$lib/ui/form/Amount.svelte';
+  import Words from '$lib/ui/form/Words.svelte';
   import { named, stepWords, when } from './words';
 
   let { unitId, design }: { unitId: string; design: SiteDesign } = $props();
@@ -72,7 +74,6 @@
     };
     await log.add({ kind: 'step', subject: { scope: 'inverter', id: unitId }, values });
   }
-  const BOX = 'num block w-full border border-rule bg-white px-2 py-2 text-lg text-ink';
 </script>
 
 <section class="sheet p-3" aria-labelledby="order">
@@ -127,32 +128,18 @@
             {#each fields as field (field.key)}
               {#if grid && (field.key === 'lineV' || field.key === 'frequencyHz')}
                 {@const key = field.key === 'lineV' ? 'lineV' : 'frequencyHz'}
-                <label class="text-sm text-dim"
-                  >{field.label} [{field.unit}]<input
-                    class={BOX}
-                    type="number"
-                    step="any"
-                    bind:value={clock[key]}
-                  /></label
-                >
+                <Amount label={field.label} unit={field.unit} width="w-full" bind:value={clock[key]} />
               {:else}
-                <label class="text-sm text-dim"
-                  >{field.label} [{field.unit}]<input
-                    class={BOX}
-                    type="number"
-                    step="any"
-                    bind:value={readings[field.key]}
-                  /></label
-                >
+                <Amount
+                  label={field.label}
+                  unit={field.unit}
+                  width="w-full"
+                  bind:value={() => readings[field.key] ?? null, (x) => (readings[field.key] = x)}
+                />
               {/if}
             {/each}
           </div>
-          <label class="text-sm text-dim"
-            >What was seen<input
-              class="block w-full border border-rule bg-white px-2 py-2 text-ink"
-              bind:value={seen}
-            /></label
-          >
+          <Words label="What was seen" bind:value={seen} />
           <button
             type="button"
             class="bg-primary-700 px-4 py-3 text-lg font-bold text-white disabled:opacity-50"
