@@ -11,10 +11,11 @@ export interface Spoken {
   readonly serial: string | null;
 }
 
-/** Who answers at an address, by its serial. */
-export async function serialAt(bus: FieldBus, address: number): Promise<Spoken> {
+/** Who answers at an address, by its serial. Frames are lost: one question without an answer is no silence, and the second has twice the time. */
+export async function serialAt(bus: Pick<FieldBus, 'read' | 'timeoutMs'>, address: number): Promise<Spoken> {
   const { at, words } = registerOf('serial');
-  const asked = await bus.read(address, at, words);
+  const first = await bus.read(address, at, words);
+  const asked = first.kind === 'silent' ? await bus.read(address, at, words, 2 * bus.timeoutMs) : first;
   return { asked, serial: asked.kind === 'answer' ? String(valueOf('serial', asked.words)) : null };
 }
 
