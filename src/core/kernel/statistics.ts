@@ -1,5 +1,5 @@
 /** Middle value; the mean of the two middle ones where the count is even. NaN of nothing. */
-export const median = (values: readonly number[]): number => medianOfSorted(Float64Array.from(values).sort());
+export const median = (values: readonly number[]): number => medianOfSorted(new Float64Array(values).sort());
 
 /** The same of values that stand in rising order already. */
 export function medianOfSorted(sorted: ArrayLike<number>): number {

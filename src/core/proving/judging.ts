@@ -33,7 +33,7 @@ export function measured(
   subject: Subject,
   checks: readonly Check[],
 ): Judgement {
-  const all = [...checks, ...instrumentChecks(entry, day, subject)];
+  const all = checks.concat(instrumentChecks(entry, day, subject));
   const result = resultOf(all);
   return { checks: all, says: gates.map((gate) => ({ gate, result })) };
 }
@@ -48,11 +48,17 @@ export const notThere = (gates: readonly GateId[]): Judgement => ({
   says: gates.map((gate) => ({ gate, result: null })),
 });
 
-export const onString = ({ string, place, unit }: StringOnLine): Subject => ({
-  element: 'string',
-  path: place && unit ? pathOf(unit, place, string.number) : `string ${string.number}`,
-  id: string.id,
-});
+const SUBJECTS = new WeakMap<StringOnLine, Subject>();
+/** A string as checks name it; said once for all its readings. */
+export function onString(on: StringOnLine): Subject {
+  const known = SUBJECTS.get(on);
+  if (known) return known;
+  const { string, place, unit } = on;
+  const path = place && unit ? pathOf(unit, place, string.number) : `string ${string.number}`;
+  const made: Subject = { element: 'string', path, id: string.id };
+  SUBJECTS.set(on, made);
+  return made;
+}
 export const onUnit = ({ unit }: Pick<UnitOnLine, 'unit'>, element: Subject['element'], what: string): Subject => ({
   element,
   path: `${unit.tag} / ${what}`,

@@ -8,23 +8,22 @@ import type { Release } from './log';
 import type { Neighbours } from './neighbours';
 import type { Times } from './times';
 
-/** What a judge asked of the entries beside, and what was there. */
+/** What a judge asked of the entries beside. */
 interface Asked {
   readonly kind: string;
   readonly atMs: number;
   readonly withinMs: number;
   readonly afterMs: number;
-  readonly found: readonly Entry[];
 }
 
-/** What an entry says; it stands as long as what was asked beside it is the same. */
+/** What an entry says; it stands as long as what is found beside it is the same. */
 interface Said {
   readonly says: readonly Says[];
+  /** Null where it looked at nothing beside. */
   readonly asked: readonly Asked[] | null;
   /** The neighbours among which it was last seen to stand. */
   among: Beside;
 }
-const ALONE: readonly Asked[] | null = null;
 
 /** What entries said before, by design and entry, and which kinds look how far beside them: handed on from log to longer log. */
 export interface Memory {
@@ -85,34 +84,31 @@ export class Verdicts {
     if (!of) this.memory.said.set(release.design, (of = new Map()));
     const known = of.get(entry);
     if (known && this.#stands(known)) return known;
-    const asked: Asked[] = [];
-    const { says } = this.#judge(entry, release, this.#noting(entry.kind, asked));
-    const made: Said = { says, asked: asked.length ? asked : ALONE, among: this.neighbours };
+    const noted = new Noted(this.neighbours);
+    const { says } = this.#judge(entry, release, noted);
+    if (noted.asked) this.#looks(entry.kind, noted.asked);
+    const made: Said = { says, asked: noted.asked, among: this.neighbours };
     of.set(entry, made);
     return made;
   }
 
   #stands(said: Said): boolean {
     if (said.asked === null || said.among === this.neighbours) return true;
-    const same = said.asked.every(({ kind, atMs, withinMs, afterMs, found }) => {
+    const same = said.asked.every(({ kind, atMs, withinMs, afterMs }) => {
+      const was = said.among.near(kind, atMs, withinMs, afterMs);
       const now = this.neighbours.near(kind, atMs, withinMs, afterMs);
-      return now.length === found.length && now.every((e, i) => e === found[i]);
+      return now.length === was.length && now.every((e, i) => e === was[i]);
     });
     if (same) said.among = this.neighbours;
     return same;
   }
 
-  /** The neighbours, with a note of what is asked of them. */
-  #noting(by: string, asked: Asked[]): Beside {
-    return {
-      near: (kind, atMs, withinMs, afterMs = withinMs) => {
-        const looks = this.memory.looks.get(kind) ?? new Map<string, number>();
-        this.memory.looks.set(kind, looks.set(by, Math.max(withinMs, afterMs, looks.get(by) ?? 0)));
-        const found = this.neighbours.near(kind, atMs, withinMs, afterMs);
-        asked.push({ kind, atMs, withinMs, afterMs, found });
-        return found;
-      },
-    };
+  /** Remembers that entries of a kind look so far beside them. */
+  #looks(by: string, asked: readonly Asked[]): void {
+    for (const { kind, withinMs, afterMs } of asked) {
+      const looks = this.memory.looks.get(kind) ?? new Map<string, number>();
+      this.memory.looks.set(kind, looks.set(by, Math.max(withinMs, afterMs, looks.get(by) ?? 0)));
+    }
   }
 
   #judge(entry: Entry, { design }: Release, beside: Beside): Judgement {
@@ -125,5 +121,18 @@ export class Verdicts {
       if (!(cause instanceof RangeError)) throw cause;
       return { ...SAYS_NOTHING, says: kind.gates.map((gate) => ({ gate, result: null })) };
     }
+  }
+}
+
+/** The neighbours, with a note of what is asked of them. */
+class Noted implements Beside {
+  asked: readonly Asked[] | null = null;
+
+  constructor(private readonly neighbours: Neighbours) {}
+
+  near(kind: string, atMs: number, withinMs: number, afterMs = withinMs): readonly Entry[] {
+    const one = { kind, atMs, withinMs, afterMs };
+    this.asked = this.asked ? this.asked.concat(one) : [one];
+    return this.neighbours.near(kind, atMs, withinMs, afterMs);
   }
 }

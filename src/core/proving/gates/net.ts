@@ -42,6 +42,7 @@ export interface Node {
 /** Gates that hand-over does not wait for: they hold for a day. */
 const DAILY: readonly string[] = ['S-SAFE', 'I-PERMIT'];
 const ROWS: readonly GateRow[] = GATE_TABLE;
+const SITE: readonly string[] = ['site'];
 const HAND_OVER_NEEDS = ROWS.map((r) => r.id).filter((id) => id !== 'S-HAND' && !DAILY.includes(id));
 
 /** Who waits for whom on one site: asked once for each gate and part. */
@@ -96,8 +97,8 @@ export class GateNet {
     return known;
   }
 
-  #objectsOf(row: GateRow): string[] {
-    if (row.scope === 'site') return ['site'];
+  #objectsOf(row: GateRow): readonly string[] {
+    if (row.scope === 'site') return SITE;
     if (row.scope === 'inverter') return this.model.inverters.map((i) => i.id);
     return row.scope === 'string' ? this.model.inverters.flatMap((i) => [...i.strings]) : [];
   }
@@ -123,24 +124,27 @@ export class GateNet {
     const known = of.get(object);
     if (known) return known;
     const ids: readonly GateId[] = row.id === 'S-HAND' ? HAND_OVER_NEEDS : (row.needs as readonly GateId[]);
-    const joins = ids.map((need) => this.#join(row, object, gateRow(need)));
-    const gates = joins.flatMap((j) => j ?? []);
-    const made = { gates, overNothing: joins.includes(null) };
+    const gates: GateAt[] = [];
+    let overNothing = false;
+    for (const id of ids) {
+      const needed = gateRow(id);
+      const at = this.#partsNeeded(row, object, needed);
+      if (at === null) overNothing = true;
+      for (const o of at ?? []) if (this.applies(needed, o)) gates.push({ gate: id, object: o });
+    }
+    const made = { gates, overNothing };
     of.set(object, made);
     return made;
   }
 
-  /** The gates on which this one waits by one of its needs, or null where the join is over nothing. */
-  #join(row: GateRow, object: string, needed: GateRow): GateAt[] | null {
-    const standing = (objects: readonly string[]) =>
-      objects.filter((o) => this.applies(needed, o)).map((o) => ({ gate: needed.id, object: o }));
+  /** The parts at which a gate is needed, or null where the join is over nothing. */
+  #partsNeeded(row: GateRow, object: string, needed: GateRow): readonly string[] | null {
     if (needed.applies === 'battery' || needed.applies === 'battery, 2+ racks') return [];
-    if (needed.scope === 'site') return standing(['site']);
-    if (row.scope === 'site') return this.objects(needed).length ? standing(this.objects(needed)) : null;
-    if (row.scope === needed.scope) return standing([object]);
-    if (needed.scope === 'inverter') return standing(this.unitsOf(object));
-    const own = this.stringsOf(object);
-    return own.length ? standing(own) : null;
+    if (needed.scope === 'site') return SITE;
+    if (row.scope === needed.scope) return [object];
+    if (row.scope === 'string') return this.unitsOf(object);
+    const own = row.scope === 'site' ? this.objects(needed) : this.stringsOf(object);
+    return own.length ? own : null;
   }
 
   /** Every gate at every part, in the order of the table. */

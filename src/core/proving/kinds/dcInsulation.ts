@@ -44,10 +44,9 @@ export const DC_INSULATION = kind({
       const reading = dcInsulationReading(on.module, on.string.modules, r.values, r.instrument, dcMaxV);
       return measured(r, day, ['D-IR'], where, ask(RULES.insulation, reading, where));
     };
-    const beside = others(v);
-    if (beside.length === 0) return judged(entry);
+    if (v.ofParts === 1) return judged(entry);
     const readings = ofSameSplit(about);
-    const parts = beside.map((part) =>
+    const parts = others(v).map((part) =>
       resultOfPart(about, {
         gate: 'D-IR',
         at: ['site', subject.id, ...(on.unit ? [on.unit.id] : [])],

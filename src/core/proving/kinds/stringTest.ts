@@ -30,7 +30,7 @@ type Values = z.output<typeof values>;
 /** Every check of a string before it is plugged: polarity, coldest morning, sisters or expected value, cause. Basis: IEC 62446-1, 6.3 and 6.5. */
 export function stringChecks(t: StringReading, subject: Subject): Check[] {
   const beside = t.sistersV.length >= SISTERS_MIN ? RULES.sisters : RULES.alone;
-  return [...ask(RULES.string, t, subject), ...ask(beside, t, subject)];
+  return ask(RULES.string, t, subject).concat(ask(beside, t, subject));
 }
 
 /** A string before it is plugged: sign and open-circuit voltage, in its light, beside its sisters. */
@@ -53,11 +53,10 @@ export const STRING_TEST = kind({
     const reading = stringReading(stringTestOf(on, about));
     const checks = stringChecks(reading, subject);
     const polarity = checks.filter((c) => c.id === 'proving.polarity');
-    const all = [
-      ...checks,
-      ...instrumentChecks(about.entry, about.day, subject),
-      ...lightChecks(about.entry, about.values.lightAt, subject),
-    ];
+    const all = checks.concat(
+      instrumentChecks(about.entry, about.day, subject),
+      lightChecks(about.entry, about.values.lightAt, subject),
+    );
     return {
       checks: all,
       says: [
@@ -136,21 +135,19 @@ function sistersOf(own: StringOnLine, { entry, atMs, design, beside }: About<Val
   const line = lineOf(design);
   const near = beside.near('string-test', atMs, SISTERS_WITHIN_MS);
   const carried: number[] = [];
-  const turn = ++turns;
+  // A handful at most: a set made for each of thousands of readings costs more than looking through.
+  const met: StringOnLine[] = [];
   // The newest stand last: of several readings of one string the later counts.
   for (let i = near.length - 1; i >= 0; i--) {
     const r = near[i] as Entry;
     if (!STRING_TEST.is(r) || r.values.voltageV <= 0 || r.subject.id === entry.subject.id) continue;
     const other = line.string(r.subject.id);
-    if (!other || !sameClass(other.plane, own.plane) || COUNTED.get(other) === turn) continue;
-    COUNTED.set(other, turn);
+    if (!other || !sameClass(other.plane, own.plane) || met.includes(other)) continue;
+    met.push(other);
     carried.push((r.values.voltageV / other.string.modules) * own.string.modules);
   }
   return carried;
 }
-/** The last count of sisters in which a string was met. A set made for each of thousands of readings costs more than the reading. */
-const COUNTED = new WeakMap<StringOnLine, number>();
-let turns = 0;
 
 const LENGTHS = new WeakMap<SiteDesign, readonly number[]>();
 /** The other length of the plan nearest to this one: what a swapped home run would bring. */
