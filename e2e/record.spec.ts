@@ -54,6 +54,56 @@ test('a danger stops the order where it stands, and a stale gate takes no signat
   await expect(page.getByRole('button', { name: 'Sign: passed' })).toBeHidden();
 });
 
+test('what is typed for the next step stays while the last one is still on its way', async ({ page, request }) => {
+  const site = await demoSite(request);
+  await turnTime(page);
+  await open(page, `/sites/${site}/energise`);
+  await signOn(page);
+  await passGate(page, 'Safe start of the day');
+  await passGate(page, 'Permit to energise');
+  let letGo = (): void => undefined;
+  const slow = new Promise<void>((resolve) => (letGo = resolve));
+  await page.route('**/records', async (route) => {
+    await slow;
+    await route.continue();
+  });
+  const order = page.getByRole('region', { name: /^Switching/ });
+  await order.getByLabel('What was seen').fill('all switches off');
+  await order.getByRole('button', { name: 'Done: confirm this step' }).click();
+  await expect(order.getByText('close the AC breaker', { exact: true })).toBeVisible();
+  await fill(order, { 'L1–L2': '403', 'What was seen': 'display' });
+  await expect(page.getByText('1 entry is not sent yet')).toBeVisible();
+  letGo();
+  await expect(page.getByText('not sent yet')).toBeHidden();
+  await expect(order.getByLabel(/^L1–L2/)).toHaveValue('403');
+  await expect(order.getByLabel('What was seen')).toHaveValue('display');
+});
+
+test('a reading that is recorded, and a light taken over, leave what is typed beside them', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/log`);
+  await signOn(page);
+  const forms = page.getByRole('region', { name: /^INV-01 · tracker 1 · input 1/ });
+  await forms.getByText('Insulation of a string', { exact: true }).click();
+  await fill(forms, { 'Test voltage': '1500', Resistance: '38' });
+  const reading = { 'Open-circuit voltage': '-812', 'Cell temperature': '40', 'Irradiance in the plane': '700' };
+  await fill(forms, reading);
+  await forms.getByRole('button', { name: 'Record the reading' }).click();
+  await expect(forms.getByLabel(/^Open-circuit voltage/)).toHaveValue('');
+  await expect(forms.getByLabel(/^Resistance/)).toHaveValue('38');
+  // The light of that reading stands for the next one: taken over, and given back, beside the voltage that is typed already.
+  await fill(forms, { 'Open-circuit voltage': '811' });
+  await forms.getByRole('checkbox', { name: /^The light of/ }).check();
+  await expect(forms.getByLabel(/^Irradiance in the plane/)).toHaveValue('700');
+  await expect(forms.getByLabel(/^Open-circuit voltage/)).toHaveValue('811');
+  await forms.getByRole('checkbox', { name: /^The light of/ }).uncheck();
+  await expect(forms.getByLabel(/^Irradiance in the plane/)).toHaveValue('');
+  await expect(forms.getByLabel(/^Open-circuit voltage/)).toHaveValue('811');
+});
+
 test('a release says before it is made which proofs it would cost', async ({ page, request }) => {
   const site = await demoSite(request);
   await open(page, `/sites/${site}/ac`);

@@ -88,6 +88,14 @@ export class LogState {
     this.#outbox = new Outbox(`bolt-yard.outbox.${siteId}`, recordSchema);
   }
 
+  /** How many entries of a kind about a part were made on this device, taken or refused: a form begins anew with each of its own, and with nobody else's. */
+  madeHere(kind: string, { scope, id }: EntrySubject): number {
+    const own = deviceId();
+    const is = (e: Entry) =>
+      e.kind === kind && e.device?.id === own && e.subject.scope === scope && e.subject.id === id;
+    return this.entries.filter(is).length + this.refused.filter((r) => is(r.entry)).length;
+  }
+
   get current() {
     return this.releases.at(-1) ?? null;
   }

@@ -120,6 +120,21 @@ describe('the record on a device', () => {
     expect(log.refused.map((r) => r.why)).toEqual(['somebody opened the joint']);
     expect([log.unsent.length, log.evidence.closed('S-SAFE', 'site')]).toEqual([0, false]);
   });
+  it('counts what was made here of a kind and a part, taken or refused, and nothing of others', async () => {
+    server((entry) =>
+      entry.values['evidence'] === 'refuse this'
+        ? Response.json({ type: 'about:blank', title: 'Refused', status: 422, detail: 'no' }, { status: 422 })
+        : Response.json({}, { status: 201 }),
+    );
+    const log = await open([new Crew(design).tick('S-SAFE', 'site', 'pass', { device: { id: 'p2' } })]);
+    const made = () => [log.madeHere('gate', site), log.madeHere('waiver', site)];
+    expect(made()).toEqual([0, 0]);
+    await log.add(safe);
+    expect(made()).toEqual([1, 0]);
+    await log.add({ ...safe, values: { ...safe.values, evidence: 'refuse this' } });
+    expect([log.refused.length, ...made()]).toEqual([1, 2, 0]);
+    expect(log.madeHere('gate', { scope: 'inverter', id: 'inv-1' })).toBe(0);
+  });
   it('says when the device keeps nothing', async () => {
     vi.stubGlobal('localStorage', {
       getItem: () => null,

@@ -12,6 +12,9 @@ import {
   dcCableForm,
   dcCableFromForm,
   dcCableToForm,
+  energyForm,
+  energyFromForm,
+  energyToForm,
   halfAcceptance,
   halfPlace,
   moduleFormFindings,
@@ -92,6 +95,35 @@ describe('an accepted drop', () => {
     expect(flaws({ dropReason: '' })).toEqual(['dropReason']);
     expect(flaws({ dropMostPercent: null, dropStrings: '' })).toEqual(['dropMostPercent', 'dropStrings']);
     expect(flaws({ dropReason: '', dropMostPercent: null, dropStrings: '' })).toEqual([]);
+  });
+});
+
+describe('the climate of a year, as it is typed', () => {
+  const energy = {
+    utcOffsetH: null,
+    clearness: null,
+    monthlyMeanC: [-1.5, 0, 3, 7, 12, 16, 18, 17, 13, 8, 4, 0.5],
+    dailyRangeK: 8,
+    albedo: 0.2,
+    lossPercent: 3,
+  };
+  const flaws = (over: object) =>
+    energyForm.safeParse({ ...energyToForm(energy), ...over }).error?.issues.map((i) => [...i.path, i.message]) ?? [];
+
+  it('reads back what it shows, and a row copied from a table', () => {
+    expect(energyFromForm(energyForm.parse(energyToForm(energy)))).toEqual(energy);
+    const copied = energyForm.parse({ ...energyToForm(energy), clearness: ` ${Array(12).fill('0,5').join(';\t')} ` });
+    expect(energyFromForm(copied).clearness).toEqual(Array(12).fill(0.5));
+  });
+  it('says which of twelve values is wrong', () => {
+    expect(flaws({})).toEqual([]);
+    expect(flaws({ clearness: '0.5 0.5' })).toEqual([['clearness', 'Give twelve values, January first.']]);
+    expect(flaws({ clearness: `${'0.5 '.repeat(11)}5` })).toEqual([
+      ['clearness', expect.stringMatching(/^Value 12: .*1/)],
+    ]);
+    expect(flaws({ monthlyMeanC: `${'4 '.repeat(3)}x ${'4 '.repeat(8)}` })).toEqual([
+      ['monthlyMeanC', expect.stringMatching(/^Value 4: /)],
+    ]);
   });
 });
 

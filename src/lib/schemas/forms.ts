@@ -9,8 +9,8 @@ import { chainDeviceSchema } from '$core/links/part';
 import type { Wall } from '$core/mounting/part';
 import { wallSchema } from '$core/mounting/part';
 import { planeSchema, pvStringSchema, siteInverterSchema } from '$core/site/parts';
-import type { DcCable } from '$core/strings/part';
-import { dcCableSchema } from '$core/strings/part';
+import type { DcCable, EnergyInputs } from '$core/strings/part';
+import { dcCableSchema, energyInputsSchema } from '$core/strings/part';
 import { positionSchema } from '$core/site/position';
 
 /** What forms take in people's units and shapes, turned into core's once. */
@@ -169,6 +169,47 @@ export function halfAcceptance(
     ...(given[2] ? [] : [{ path: 'dropStrings', text: 'Say for which strings it is accepted, as 3, 7-12.' }]),
   ];
 }
+
+/** Values one behind the other, as they are copied from a table; null where there are none. A decimal comma is one. */
+const valuesIn = (text: string): number[] | null =>
+  text.trim() === ''
+    ? null
+    : text
+        .trim()
+        .split(/[\s;]+/)
+        .map((value) => Number(value.replace(/,$/, '').replace(',', '.')));
+
+/** Twelve values in one field: what is wrong with one of them says with which. */
+const twelveIn = (field: 'clearness' | 'monthlyMeanC', description: string, unit: string) =>
+  z
+    .string()
+    .max(400)
+    .superRefine((text, ctx) => {
+      for (const { path, message } of energyInputsSchema.shape[field].safeParse(valuesIn(text)).error?.issues ?? [])
+        ctx.addIssue({ code: 'custom', message: path.length ? `Value ${Number(path[0]) + 1}: ${message}` : message });
+    })
+    .meta({ description, unit, wide: true });
+
+/** What a year of energy is reckoned from, as it is typed. */
+export const energyForm = energyInputsSchema.extend({
+  monthlyMeanC: twelveIn('monthlyMeanC', 'Monthly mean temperature, twelve values, January first', '°C'),
+  clearness: twelveIn('clearness', 'Monthly clearness, twelve values, January first; empty: 0.6', '0 to 1'),
+  utcOffsetH: energyInputsSchema.shape.utcOffsetH.meta({
+    description: 'Standard time against UTC; empty: by longitude',
+    unit: 'h',
+  }),
+});
+const inRow = (values: readonly number[] | null): string => values?.join(' ') ?? '';
+export const energyToForm = (energy: EnergyInputs): z.infer<typeof energyForm> => ({
+  ...energy,
+  monthlyMeanC: inRow(energy.monthlyMeanC),
+  clearness: inRow(energy.clearness),
+});
+export const energyFromForm = (typed: z.infer<typeof energyForm>): EnergyInputs => ({
+  ...typed,
+  monthlyMeanC: valuesIn(typed.monthlyMeanC),
+  clearness: valuesIn(typed.clearness),
+});
 
 /** What was measured of one string, beside where it hangs. */
 export const stringMeasuresForm = pvStringSchema.pick({ lengthM: true, leadsM: true, yM: true });

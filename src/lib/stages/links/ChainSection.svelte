@@ -9,6 +9,7 @@
   import { newDevice } from '$core/links/part';
   import type { ChainResult } from '$core/links/results';
   import { useSite } from '$lib/client/siteState.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import DeviceRow from './DeviceRow.svelte';
 
   let { checks, results }: { checks: readonly Check[]; results: ChainResult } = $props();
@@ -59,26 +60,22 @@
 <section class="sheet p-3" aria-labelledby="chain">
   <header class="mb-1 flex flex-wrap items-center gap-3">
     <h2 id="chain">RS-485 chain{several ? `, bus ${bus}` : ''}</h2>
-    <label class="flex items-center gap-2 text-sm text-dim"
-      >Bit rate
-      <select
-        class="num h-8 border border-rule bg-white py-0 pr-7 pl-2 text-ink"
-        value={String(chain.bitRate ?? '')}
-        onchange={(e) => setRate(e.currentTarget.value)}
-      >
-        <option value="">not known yet</option>
-        {#each BIT_RATES as rate (rate)}<option value={String(rate)}>{rate} bit/s</option>{/each}
-      </select>
-    </label>
+    <Choice
+      label="Bit rate"
+      beside
+      choices={[
+        { value: '', name: 'not known yet' },
+        ...BIT_RATES.map((rate) => ({ value: String(rate), name: `${rate} bit/s` })),
+      ]}
+      value={String(chain.bitRate ?? '')}
+      onchoose={setRate}
+    />
     <Button size="xs" disabled={!devices.length} onclick={() => site.apply({ kind: 'number-chain' })}
       >Number along the chain, terminate both ends</Button
     >
     {#each Object.keys(ADDED) as (keyof typeof ADDED)[] as kind (kind)}
       <Button size="xs" color="alternative" onclick={() => add(kind)}>Add a {kind}</Button>
     {/each}
-    <p class="num ml-auto">
-      {results.lengthM.value === null ? 'length unknown' : `${fixed(results.lengthM.value, 1)} m of cable`}
-    </p>
   </header>
   <p aria-live="polite" class="sr-only">{said}</p>
   {#if devices.length === 0}
@@ -89,7 +86,12 @@
       >.
     </p>
   {:else}
-    <p class="mb-1 text-sm text-dim">In to out, first the logger or lead unit. Drag by the grip, or use the arrows.</p>
+    <div class="mb-1 flex flex-wrap items-baseline justify-between gap-x-3">
+      <p class="text-sm text-dim">In to out, first the logger or lead unit. Drag by the grip, or use the arrows.</p>
+      <p class="num">
+        {results.lengthM.value === null ? 'length unknown' : `${fixed(results.lengthM.value, 1)} m of cable`}
+      </p>
+    </div>
     <ol
       use:dragHandleZone={{ items: devices.map((d) => ({ ...d })), flipDurationMs: 120, dropTargetStyle: {} }}
       onconsider={(e) => (dragged = e.detail.items as ChainDevice[])}

@@ -8,6 +8,8 @@
   import { isUnit } from '$core/links/segments';
   import { useSite } from '$lib/client/siteState.svelte';
   import { chainDeviceForm, chainDeviceFromForm, chainDeviceToForm, halfPlace } from '$lib/schemas/forms';
+  import Amount from '$lib/ui/form/Amount.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import EditForm from '$lib/ui/form/EditForm.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
 
@@ -86,20 +88,18 @@
   <span class="flex items-center gap-1">
     {#if !isUnit(d)}<span class="text-sm text-dim">{d.kind === 'logger' ? 'asks' : 'repeats'}, has no address</span
       >{:else}
-      <label class="text-sm text-dim"
-        >address
-        <input
-          class="num ml-1 w-20 border border-rule bg-white px-2 py-1 text-ink"
-          type="number"
-          min="1"
-          max="247"
-          value={d.address}
-          placeholder="still 1"
-          aria-label="Address of {d.label}"
-          onchange={(e) =>
-            changed({ ...d, address: e.currentTarget.value === '' ? null : Number(e.currentTarget.value) })}
-        />
-      </label>
+      <span class="text-sm text-dim" aria-hidden="true">address</span>
+      <Amount
+        label="Address of {d.label}"
+        unnamed
+        width="w-20"
+        min={1}
+        max={247}
+        step={1}
+        placeholder="still 1"
+        value={d.address}
+        onsettled={(address) => changed({ ...d, address })}
+      />
       <VerdictMark {verdict} word={false} />
     {/if}
   </span>
@@ -109,14 +109,13 @@
   </span>
   <span class="num flex items-center justify-end gap-2 text-right text-sm text-dim"
     >{#if buses.length > 1 && d.kind !== 'logger'}
-      <select
-        class="num h-8 border border-rule bg-white py-0 pr-7 pl-2 text-sm text-ink"
-        aria-label="Bus of {d.label}"
+      <Choice
+        label="Bus of {d.label}"
+        unnamed
+        choices={buses.map((n) => ({ value: n, name: `Bus ${n}` }))}
         value={d.bus}
-        onchange={(e) => toBus(Number(e.currentTarget.value))}
-      >
-        {#each buses as n (n)}<option value={n}>Bus {n}</option>{/each}
-      </select>
+        onchoose={toBus}
+      />
     {/if}{index === 0 ? 'start' : hopM == null ? 'hop unknown' : `${fixed(hopM, 1)} m`}</span
   >
   <span class="flex gap-1">

@@ -1,31 +1,35 @@
 <script lang="ts">
+  import { Checkbox } from 'flowbite-svelte';
+  import { onMount } from 'svelte';
+  import { SvelteDate } from 'svelte/reactivity';
   import type { SiteDesign } from '$core/design';
   import { fixed } from '$core/kernel/quantity';
   import { kindNamed } from '$core/proving/kinds';
-  import { STRING_TEST } from '$core/proving/kinds/stringTest';
-  import { LIGHT_STANDS_MS } from '$core/proving/light';
   import { TOO_DARK_WM2, expectedReading } from '$core/proving/stringCauses';
   import type { PvString, SiteInverter } from '$core/site/parts';
+  import { deviceId } from '$lib/client/device';
   import GateMark from '$lib/ui/GateMark.svelte';
   import EntryForm from '$lib/ui/record/EntryForm.svelte';
   import { named, when } from '$lib/ui/record/words';
   import Words from '$lib/ui/form/Words.svelte';
+  import { lightAtHand } from './lightAtHand';
   import type { StringPick } from './stringPick.svelte';
   import { STRING_GATES, STRING_KINDS } from './stringPick.svelte';
+
+  /** How often the age of a light is looked at, ms. */
+  const LOOK_MS = 15_000;
 
   let { pick, design, unit, string }: { pick: StringPick; design: SiteDesign; unit: SiteInverter; string: PvString } =
     $props();
 
-  /** The newest light on record, where it was read within minutes: offered by name, never filled in. */
+  /** The light that was read for the string before: offered by name, never filled in. */
   let useLight = $state(false);
-  const light = $derived.by(() => {
-    const last = pick.log.entries.filter(STRING_TEST.is).findLast((e) => e.values.lightAt === null);
-    if (!last) return null;
-    const ageMs = pick.log.evidence.nowMs - Date.parse(last.doneAt);
-    return ageMs >= 0 && ageMs < LIGHT_STANDS_MS
-      ? { at: last.doneAt, ...last.values, ageMin: Math.round(ageMs / 60_000) }
-      : null;
+  const now = new SvelteDate();
+  onMount(() => {
+    const looking = setInterval(() => now.setTime(Date.now()), LOOK_MS);
+    return () => clearInterval(looking);
   });
+  const light = $derived(lightAtHand(pick.log.entries, deviceId(), now.getTime()));
 
   function expectedFor({ cellC, irradianceWm2 }: Record<string, unknown>) {
     if (!pick.module || typeof cellC !== 'number' || typeof irradianceWm2 !== 'number' || irradianceWm2 < TOO_DARK_WM2)
@@ -74,10 +78,12 @@
       <details class="mt-3 border-t border-rule pt-2" open={open(name)}>
         <summary class="cursor-pointer font-semibold">{kind.title}</summary>
         {#if name === 'string-test' && light && !pick.correcting}
-          <label class="my-2 flex items-center gap-2"
-            ><input type="checkbox" bind:checked={useLight} /> The light of
-            <span class="num">{when(light.at).slice(11)}</span> stands: {light.irradianceWm2} W/m² and {light.cellC}
-            °C, read {light.ageMin} min ago</label
+          <Checkbox
+            bind:checked={useLight}
+            classes={{ div: 'my-2 min-h-8 text-base font-normal text-ink pointer-coarse:min-h-11' }}
+            >The light of&nbsp;<span class="num">{when(light.at).slice(11)}</span>&nbsp;stands: {light.irradianceWm2} W/m²
+            and {light.cellC}
+            °C, read {light.ageMin} min ago</Checkbox
           >
         {/if}
         <EntryForm

@@ -3,6 +3,8 @@
   import { fixed } from '$core/kernel/quantity';
   import { backdropSchema } from '$core/site/plan';
   import { useSite } from '$lib/client/siteState.svelte';
+  import Amount from '$lib/ui/form/Amount.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import EditForm from '$lib/ui/form/EditForm.svelte';
   import { BackdropState } from './backdropState.svelte';
   import { DXF_UNITS, scaledDrawing } from './dxfLines';
@@ -10,6 +12,8 @@
   const site = useSite();
   const plan = $derived(site.design.plan);
   const back = new BackdropState(site);
+  /** For a drawing that does not say its unit. */
+  const NO_UNIT = -1;
   const layForm = backdropSchema.omit({ id: true, name: true });
   let files = $state<FileList | null>(null);
   function read() {
@@ -80,24 +84,18 @@
           stroke-width={picture.widthPx / 250}
         />{/if}
     </svg>
-    <label class="mt-1 block text-sm text-dim"
-      >Distance between them, m
-      <input
-        class="num block h-9 w-full border border-rule bg-white px-2 text-ink"
-        type="number"
-        min="0"
-        step="any"
-        bind:value={back.distanceM}
-      /></label
-    >
+    <Amount label="Distance between them" unit="m" width="w-full" min={0} bind:value={back.distanceM} />
   {:else if drawing}
-    <label class="mt-1 block text-sm text-dim"
-      >Unit of the drawing
-      <select class="block h-9 w-full border border-rule bg-white pl-2 text-ink" bind:value={back.unit}>
-        <option value={null}>it does not say</option>
-        {#each DXF_UNITS as unit (unit.code)}<option value={unit}>{unit.name}</option>{/each}
-      </select></label
-    >
+    <Choice
+      label="Unit of the drawing"
+      wide
+      choices={[
+        { value: NO_UNIT, name: 'it does not say' },
+        ...DXF_UNITS.map((unit) => ({ value: unit.code, name: unit.name })),
+      ]}
+      value={back.unit?.code ?? NO_UNIT}
+      onchoose={(code) => (back.unit = DXF_UNITS.find((unit) => unit.code === code) ?? null)}
+    />
     <p class="mt-1 text-sm">{drawing.lines.length} lines{size ? `, ${size}` : ''}</p>
   {/if}
   {#if picture ?? drawing}

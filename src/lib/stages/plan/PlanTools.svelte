@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Button } from 'flowbite-svelte';
+  import { Button, Checkbox } from 'flowbite-svelte';
   import type { Position } from '$core/site/position';
   import { CABLE_KINDS, CABLE_WORDS, SPOT_KINDS } from '$core/site/plan';
   import type { CableKind, Spot } from '$core/site/plan';
@@ -113,9 +113,12 @@
     {#if what === 'tray'}
       <fieldset class="flex items-center gap-2 pb-1">
         <legend class="sr-only">What lies on it</legend>
-        {#each CABLE_KINDS as kind (kind)}<label class="flex items-center gap-1"
-            ><input type="checkbox" value={kind} bind:group={carries} />{CABLE_WORDS[kind]}</label
-          >{/each}
+        <Checkbox
+          name="carries"
+          classes={{ div: 'font-normal text-ink' }}
+          choices={CABLE_KINDS.map((kind) => ({ value: kind, label: CABLE_WORDS[kind] }))}
+          bind:group={carries}
+        />
       </fieldset>
     {:else if what === 'spot'}
       <Choice label="What stands there" choices={SPOT_KINDS} bind:value={spotKind} />

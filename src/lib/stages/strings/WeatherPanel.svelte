@@ -2,9 +2,10 @@
   import { Button, Fileupload } from 'flowbite-svelte';
   import { fixed } from '$core/kernel/quantity';
   import { useSite } from '$lib/client/siteState.svelte';
+  import { energyForm, energyFromForm, energyToForm } from '$lib/schemas/forms';
   import TaskBar from '$lib/ui/TaskBar.svelte';
   import Choice from '$lib/ui/form/Choice.svelte';
-  import EnergyForm from './EnergyForm.svelte';
+  import EditForm from '$lib/ui/form/EditForm.svelte';
   import type { YearState } from './yearState.svelte';
 
   let { year }: { year: YearState } = $props();
@@ -19,15 +20,17 @@
 </script>
 
 <section class="sheet p-3" aria-labelledby="inputs-title">
-  <h2 id="inputs-title">Weather and losses</h2>
-  <div class="mt-1 flex flex-wrap items-end gap-3 text-sm text-dim">
-    <p class="mr-auto text-ink">
-      {#if weather}Weather: <b>{weather.label}</b>, {weather.hours.length} hours, coldest {fixed(weather.coldestC, 1)} °C.
-        {#if design.survey.coldestC !== null && weather.coldestC < design.survey.coldestC}<b class="text-tight"
-            >Colder than the design temperature of {design.survey.coldestC} °C: look at that entry.</b
-          >{:else}A typical year’s minimum is no design temperature.{/if}
-      {:else}No weather file: a clear sky dimmed by monthly clearness stands in, and the result says so.{/if}
-    </p>
+  <div class="flex flex-wrap items-end gap-3 text-sm text-dim">
+    <div class="mr-auto self-start text-ink">
+      <h2 id="inputs-title">Weather and losses</h2>
+      <p>
+        {#if weather}Weather: <b>{weather.label}</b>, {weather.hours.length} hours, coldest {fixed(weather.coldestC, 1)} °C.
+          {#if design.survey.coldestC !== null && weather.coldestC < design.survey.coldestC}<b class="text-tight"
+              >Colder than the design temperature of {design.survey.coldestC} °C: look at that entry.</b
+            >{:else}A typical year’s minimum is no design temperature.{/if}
+        {:else}No weather file: a clear sky dimmed by monthly clearness stands in, and the result says so.{/if}
+      </p>
+    </div>
     <Choice
       label="Stamps of a CSV file"
       choices={[
@@ -62,9 +65,18 @@
   {#if year.hint}<p role="alert" class="mt-1 text-sm text-tight">{year.hint}</p>{/if}
   <details class="mt-2" open={!weather && design.energy.monthlyMeanC === null}>
     <summary class="cursor-pointer font-semibold">Without a file, and losses</summary>
-    {#key design.energy}<EnergyForm
-        value={design.energy}
-        save={(energy) => site.apply({ kind: 'energy', energy })}
+    {#key design.energy}<EditForm
+        schema={energyForm}
+        value={energyToForm(design.energy)}
+        groups={[
+          {
+            title: '',
+            paths: ['monthlyMeanC', 'clearness', 'dailyRangeK', 'utcOffsetH', 'albedo', 'lossPercent'],
+          },
+        ]}
+        prefix="energy"
+        label="Save the inputs"
+        save={(typed) => site.apply({ kind: 'energy', energy: energyFromForm(energyForm.parse(typed)) })}
       />{/key}
   </details>
   <div class="mt-3 flex flex-wrap items-center gap-3">

@@ -4,6 +4,7 @@
   import { stringWindow, windowInputs } from '$core/strings/window';
   import { lineOf } from '$core/site/line';
   import { useSite } from '$lib/client/siteState.svelte';
+  import Amount from '$lib/ui/form/Amount.svelte';
   import Choice from '$lib/ui/form/Choice.svelte';
   import { planeLetter } from '$lib/ui/planeGlyph';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
@@ -53,17 +54,18 @@
       choices={design.equipment.inverters.map((t) => ({ value: t.id, name: t.name }))}
       onchoose={oninverter}
     />
-    <label class="flex items-center gap-1 text-sm text-dim"
-      ><input
-        class="num h-8 w-16 border border-rule bg-white px-2 text-ink"
-        type="number"
-        min="1"
-        max="60"
+    <div class="flex items-center gap-1 text-sm text-dim">
+      <Amount
+        label="Modules in series"
+        unnamed
+        width="w-16"
+        min={1}
+        max={60}
+        step={1}
         value={modules}
-        aria-label="Modules in series"
-        oninput={(e) => onmodules(e.currentTarget.valueAsNumber || null)}
-      /> modules</label
-    >
+        onamount={onmodules}
+      /> modules
+    </div>
     {#if !answer}
       <p class="text-dim">
         A window needs a plane and an inverter: enter them on the <a

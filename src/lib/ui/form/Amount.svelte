@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Input, Label } from 'flowbite-svelte';
-  import { CONTROL } from './control';
+  import { CONTROL, LABEL } from './control';
 
   /** A number in a toolbar: counts at once, nothing to save. Null where the field is empty. */
   let {
@@ -8,6 +8,8 @@
     unit = '',
     value = $bindable(),
     onamount,
+    onsettled,
+    unnamed = false,
     width = 'w-24',
     min,
     max,
@@ -19,6 +21,10 @@
     value: number | null;
     /** Where what is typed is kept elsewhere. */
     onamount?: (value: number | null) => void;
+    /** Where it counts once it is typed whole. */
+    onsettled?: (value: number | null) => void;
+    /** What it is shows by what stands beside it: its name is for those who do not see that. */
+    unnamed?: boolean;
     width?: string;
     min?: number;
     max?: number;
@@ -33,9 +39,9 @@
 </script>
 
 <div class={CONTROL}>
-  <Label for={id} class="mb-0.5 text-sm font-normal text-dim"
-    >{label}{#if unit}&nbsp;<span class="num">[{unit}]</span>{/if}</Label
-  >
+  {#if !unnamed}<Label for={id} class={LABEL}
+      >{label}{#if unit}&nbsp;<span class="num">[{unit}]</span>{/if}</Label
+    >{/if}
   <div class={width}>
     <Input
       {id}
@@ -46,6 +52,8 @@
       {max}
       {step}
       {placeholder}
+      aria-label={unnamed ? label : undefined}
+      onchange={() => onsettled?.(value)}
       bind:value={() => value as number, (next: number | null) => take(next)}
     />
   </div>

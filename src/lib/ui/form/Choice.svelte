@@ -1,6 +1,6 @@
 <script lang="ts" generics="T extends string | number">
   import { Label, Select } from 'flowbite-svelte';
-  import { CONTROL } from './control';
+  import { CONTROL, LABEL } from './control';
 
   /** One of several, in a toolbar: taken at once, nothing to save. */
   let {
@@ -10,6 +10,7 @@
     value = $bindable(),
     onchoose,
     unnamed = false,
+    beside = false,
     wide = false,
   }: {
     label: string;
@@ -20,6 +21,8 @@
     onchoose?: (value: T) => void;
     /** What it is shows by what stands in it: its name is for those who do not see that. */
     unnamed?: boolean;
+    /** Name and unit in one line with it. */
+    beside?: boolean;
     /** As wide as its longest choice, and never wider than what it stands in. */
     wide?: boolean;
   } = $props();
@@ -31,8 +34,12 @@
   }
 </script>
 
-<div class="max-w-full {CONTROL} {wide ? '' : '[&_select]:w-auto'}">
-  {#if !unnamed}<Label for={id} class="mb-0.5 text-sm font-normal text-dim"
+<div
+  class="max-w-full {CONTROL} {beside ? 'flex items-center gap-1.5 whitespace-nowrap' : ''} {wide
+    ? ''
+    : '[&_select]:w-auto'}"
+>
+  {#if !unnamed}<Label for={id} class={LABEL}
       >{label}{#if unit}&nbsp;<span class="num">[{unit}]</span>{/if}</Label
     >{/if}
   <Select

@@ -25,6 +25,7 @@
     prefix,
     refine,
     choices = {},
+    taken = {},
     extra,
     drafts = true,
     unsaved = $bindable(false),
@@ -41,6 +42,8 @@
     refine?: (value: Values) => readonly { path: string; text: string }[];
     /** Choices by path where they come from the site, not from the schema. */
     choices?: Readonly<Record<string, readonly { value: string; name: string }[]>>;
+    /** Taken over from elsewhere, by path: put in when it changes, out when it goes; the rest of what is typed stays. */
+    taken?: Readonly<Values>;
     /** Below the fields: what stands in them, and how to put something there. */
     extra?: Snippet<[Values, (path: string, next: unknown) => void]>;
     /** What is typed and not saved comes back after a reload. Not for readings: they are taken, or taken again. */
@@ -53,7 +56,7 @@
   let stored = untrack(() => $state.snapshot(value) as Values);
   const adapter = untrack(() => zod4(schema));
   const form = untrack(() =>
-    superForm(defaults($state.snapshot(value) as never, adapter), {
+    superForm(defaults({ ...$state.snapshot(value), ...$state.snapshot(taken) } as never, adapter), {
       id: prefix,
       SPA: true,
       dataType: 'json',
@@ -118,6 +121,17 @@
       return all;
     });
   }
+  let putIn = untrack(() => taken);
+  const takenNow = $derived(JSON.stringify(taken));
+  $effect(() => {
+    void takenNow;
+    untrack(() => {
+      for (const path of Object.keys(putIn)) if (!(path in taken)) put(path, at(value, path));
+      for (const [path, next] of Object.entries(taken))
+        if (JSON.stringify(putIn[path]) !== JSON.stringify(next)) put(path, next);
+      putIn = taken;
+    });
+  });
   const messages = (path: string) => {
     const found = at($errors, path);
     return Array.isArray(found) ? (found as string[]) : [];

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Helper, Input, Label, Select } from 'flowbite-svelte';
   import Formula from '$lib/ui/Formula.svelte';
-  import { CONTROL } from './control';
+  import { CONTROL, LABEL } from './control';
   import DateInput from './DateInput.svelte';
   import type { Field } from './fields';
 
@@ -38,8 +38,8 @@
   }
 </script>
 
-<div class="min-w-0 {CONTROL}">
-  <Label for={id} class="mb-0.5 text-sm font-normal text-dim">
+<div class="min-w-0 {CONTROL} {field.wide ? 'sm:col-span-2' : ''}">
+  <Label for={id} class={LABEL}>
     <Formula line={field.label} />{#if field.unit}&nbsp;<span class="num">[{field.unit}]</span>{/if}
   </Label>
   {#if choices || field.kind === 'choice' || field.kind === 'yes-no'}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { FullAutoFill } from 'svelte/elements';
   import { Input, Label, Textarea } from 'flowbite-svelte';
-  import { CONTROL } from './control';
+  import { CONTROL, LABEL } from './control';
 
   /** A line in somebody's own words, or a few of them. */
   let {
@@ -21,7 +21,7 @@
 </script>
 
 <div class="min-w-0 {CONTROL}">
-  <Label for={id} class="mb-0.5 text-sm font-normal text-dim">{label}</Label>
+  <Label for={id} class={LABEL}>{label}</Label>
   {#if rows > 1}
     <Textarea {id} {rows} {required} class="w-full text-sm" bind:value />
   {:else}

@@ -5,6 +5,7 @@ import { acRunSchema } from '$core/ac/part';
 import { planeSchema } from '$core/site/parts';
 import { surveySchema } from '$core/site/survey';
 import { wallSchema } from '$core/mounting/part';
+import { energyForm } from '$lib/schemas/forms';
 import { blankRow, fieldsOf } from './fields';
 
 const field = (schema: Parameters<typeof fieldsOf>[0], path: string) => fieldsOf(schema, [path])[0]!;
@@ -55,6 +56,7 @@ describe('fields read off a schema', () => {
       unit: 'mm²',
       choices: [2.08, 2.5, 3.31, 4, 5.26, 6, 8.37, 10, 13.3, 16],
     });
+    expect(field(energyForm, 'clearness')).toMatchObject({ kind: 'text', nullable: false, unit: '0 to 1', wide: true });
     expect(field(planeSchema, 'edgeM')).toMatchObject({ kind: 'number', nullable: false, unit: 'm' });
     expect(field(surveySchema, 'rcdFitted')).toMatchObject({ kind: 'yes-no', nullable: true });
     expect(field(surveySchema, 'engineeredDocument').kind).toBe('text');

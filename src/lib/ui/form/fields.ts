@@ -7,6 +7,8 @@ export interface Field {
   readonly unit: string;
   readonly kind: 'number' | 'text' | 'date' | 'choice' | 'yes-no' | 'list';
   readonly nullable: boolean;
+  /** Holds more than a number or a word. */
+  readonly wide?: boolean;
   readonly choices: readonly (string | number)[];
   /** Of a list: the fields of one of its rows. */
   readonly items: readonly Field[];
@@ -54,13 +56,14 @@ export function fieldsOf(schema: z.ZodObject, paths: readonly string[]): Field[]
       at = next;
     }
     let inner: z.ZodType = at;
-    let meta: { unit?: string; description?: string } = { ...inner.meta() };
+    let meta: { unit?: string; description?: string; wide?: boolean } = { ...inner.meta() };
     let nullable = false;
     while (inner instanceof z.ZodDefault || inner instanceof z.ZodNullable) {
       nullable ||= inner instanceof z.ZodNullable;
       inner = inner.unwrap() as z.ZodType;
       meta = { ...inner.meta(), ...meta };
     }
-    return { path, label: meta.description ?? titled(path), unit: meta.unit ?? '', nullable, ...kindOf(inner) };
+    const { description: label = titled(path), unit = '', wide } = meta;
+    return { path, label, unit, nullable, ...(wide ? { wide } : {}), ...kindOf(inner) };
   });
 }

@@ -1,8 +1,10 @@
 <script lang="ts">
   import type { EntrySubject } from '$core/proving/entry';
   import { HAPPENINGS } from '$core/proving/tables/happenings';
+  import { Label, Select } from 'flowbite-svelte';
   import { useLog } from '$lib/client/logState.svelte';
   import Words from '$lib/ui/form/Words.svelte';
+  import { CONTROL, LABEL } from '$lib/ui/form/control';
 
   let { subjects }: { subjects: readonly { subject: EntrySubject; name: string }[] } = $props();
   const log = useLog();
@@ -19,7 +21,7 @@
     ),
   );
   const chosen = $derived(choices.find((c) => c.key === what));
-  const BOX = 'mt-0.5 block w-full border border-rule bg-white px-2 py-2 text-ink';
+  const id = $props.id();
 
   async function report() {
     if (!chosen) return;
@@ -38,9 +40,9 @@
     <p class="text-sm text-dim">
       Anybody on site may. The proofs it touches are withdrawn at once and have to be made anew.
     </p>
-    <label class="block text-sm text-dim"
-      >What happened<select class={BOX} bind:value={what}>
-        <option value="">choose …</option>
+    <div class={CONTROL}>
+      <Label for={id} class={LABEL}>What happened</Label>
+      <Select {id} size="sm" placeholder="choose …" bind:value={what}>
         <optgroup label="Danger">
           {#each choices.filter((c) => c.h.danger) as c (c.key)}<option value={c.key}>{c.h.what}, {c.name}</option
             >{/each}
@@ -49,8 +51,8 @@
           {#each choices.filter((c) => !c.h.danger) as c (c.key)}<option value={c.key}>{c.h.what}, {c.name}</option
             >{/each}
         </optgroup>
-      </select></label
-    >
+      </Select>
+    </div>
     <Words label="What was seen" bind:value={seen} />
     <button
       type="button"

@@ -23,7 +23,7 @@
     label: string;
     corrects?: string | null;
     reason?: string | null;
-    /** What somebody chose to take over, by name. */
+    /** What somebody chose to take over, by name: put in beside what is typed. */
     prefill?: Record<string, unknown>;
     /** What the page adds to what was typed. */
     merge?: (typed: Record<string, unknown>) => Record<string, unknown>;
@@ -32,6 +32,7 @@
   } = $props();
   const log = useLog();
   const form = $derived(log.current && kind.form?.(log.current.design, subject));
+  const begun = $derived(`${kind.kind}-${subject.id}-${log.madeHere(kind.kind, subject)}`);
 
   /** What the figures as typed make one ask: beside the form, before anybody signs. */
   function questionOf(typed: Record<string, unknown>): string | null {
@@ -63,12 +64,13 @@
 
 {#if form}
   {#if form.caution}<Caution>{form.caution}</Caution>{/if}
-  {#key `${kind.kind}|${subject.id}|${log.entries.length}|${JSON.stringify(prefill)}`}
+  {#key begun}
     <EditForm
       drafts={false}
       schema={form.schema}
-      prefix="{kind.kind}-{subject.id}-{log.entries.length}"
-      value={{ ...form.blank, ...prefill }}
+      prefix={begun}
+      value={form.blank}
+      taken={prefill}
       groups={form.groups}
       {label}
       {save}

@@ -114,7 +114,7 @@
         </details>
       {/if}
     {:else if proof.state !== 'passed'}
-      {#key `${gate.id}|${log.entries.length}`}<GateTick
+      {#key `${gate.id}|${log.madeHere('gate', subject)}`}<GateTick
           {gate}
           busy={log.busy}
           locked={proof.state === 'locked' || proof.waitsFor.length > 0}
@@ -122,7 +122,11 @@
         />{/key}
     {/if}
     {#if gate.waiver !== 'never' && (proof.state === 'failed' || (readings.length === 0 && !isClosed(proof.state)))}
-      {#key `waive|${gate.id}|${log.entries.length}`}<GateTick {gate} busy={log.busy} onwaive={waive} />{/key}
+      {#key `waive|${gate.id}|${log.madeHere('waiver', subject)}`}<GateTick
+          {gate}
+          busy={log.busy}
+          onwaive={waive}
+        />{/key}
     {:else if gate.waiver === 'never' && !isClosed(proof.state)}
       <p class="mt-2 text-sm text-dim">Can never be waived.</p>
     {/if}

@@ -44,15 +44,16 @@
   const fields = $derived(step ? stepFields(step.state, { design, unitId }) : []);
   const waitS = $derived(step ? leastWaitS(step, { design, unitId }) : 0);
   const grid = $derived(step?.state === 'GRID_WAIT');
+  /** The step that stands open before somebody. Whatever else comes to the record leaves it, and what was typed for it, as it is. */
+  const opened = $derived(`${unitId}|${order}|${step?.state}|${done.length}|${next?.lost.length === 0}`);
   $effect(() => {
-    const key = `${unitId}|${order}|${step?.state}|${done.length}|${next?.lost.length === 0}`;
-    const window = grid ? gridWindow(design.survey).value : null;
+    void opened;
     untrack(() => {
-      clock.open(key, window);
       readings = {};
       seen = '';
     });
   });
+  $effect(() => clock.open(opened, grid ? gridWindow(design.survey).value : null));
   onMount(() => clock.start());
   const leftS = $derived(Math.max(0, Math.ceil((waitS ?? 0) - clock.waitedS)));
   let readings = $state<Record<string, number | null>>({});

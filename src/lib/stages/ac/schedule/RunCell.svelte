@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Input } from 'flowbite-svelte';
   import type { Cell } from '@tanstack/svelte-table';
   import { choicesOf, columnWords } from '$core/ac/schedule/runTable';
   import type { FEATURES, RunRow } from './columns';
@@ -57,8 +58,9 @@
 >
   {#if editing && column}
     <!-- One field of text for every kind of cell: a table is typed in, and what was typed is judged when it is left. -->
-    <input
+    <Input
       {@attach grab}
+      size="sm"
       class="num h-6 w-24 px-1 py-0 text-sm"
       list={choices.length ? `choices-${column}` : undefined}
       aria-label="{columnWords(column).name} of {cell.row.original.tag}"

@@ -6,6 +6,7 @@
   import PlugInSheets from '$lib/stages/strings/PlugInSheets.svelte';
   import StringLabels from '$lib/stages/strings/StringLabels.svelte';
   import StringsNav from '$lib/stages/strings/StringsNav.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import { planeLetter } from '$lib/ui/planeGlyph';
 
   const site = useSite();
@@ -25,12 +26,15 @@
     </p>
   {:else}
     <div class="no-print flex flex-wrap items-center gap-3">
-      <label class="flex items-center gap-2 text-sm text-dim"
-        >To print
-        <select class="h-8 border border-rule bg-white py-0 pr-7 pl-2 text-ink" bind:value={printing}>
-          <option value="sheets">plug-in sheets</option><option value="labels">string labels</option>
-        </select></label
-      >
+      <Choice
+        label="To print"
+        beside
+        choices={[
+          { value: 'sheets', name: 'plug-in sheets' },
+          { value: 'labels', name: 'string labels' },
+        ]}
+        bind:value={printing}
+      />
       <Button size="sm" onclick={() => window.print()}>Print</Button>
     </div>
     {#if printing === 'sheets'}<PlugInSheets {sheets} {letters} site={design.survey.name} />{:else}
