@@ -24,7 +24,7 @@ const LABELS: readonly (readonly [number, string])[] = [
 export function likeness(modules: number, voltageV: number, referenceV: number): Likeness {
   const d = modules * (1 - voltageV / referenceV);
   const share = voltageV / referenceV - 1;
-  const label = d < -0.5 ? 'extra module' : (LABELS.find(([upTo]) => d <= upTo)?.[1] ?? 'several modules');
+  const label = LABELS.find(([upTo]) => d <= upTo)?.[1] ?? 'several modules';
   const verdict = Math.abs(d) <= 0.25 && Math.abs(share) <= 0.05 ? 'holds' : Math.abs(d) <= 0.5 ? 'tight' : 'stop';
   return { label, verdict, missingModules: d, deviationPercent: 100 * share };
 }

@@ -81,6 +81,17 @@ describe('string test', () => {
     expect(l.missingModules).toBeCloseTo(1.00181364, 6);
     expect(l.deviationPercent).toBeCloseTo(-4.55369835, 6);
     expect(likeness(20, 905, 904)).toMatchObject({ label: 'ok', verdict: 'holds' });
+    // On the very edges: d = 16·(1 − V/1600), in powers of two.
+    const at = (d: number) => likeness(16, 1600 - 100 * d, 1600);
+    expect([-0.5, -0.4375, -0.25, 0.25, 0.5].map((d) => [at(d).label, at(d).verdict])).toEqual([
+      ['extra module', 'tight'],
+      ['unclear', 'tight'],
+      ['unclear', 'holds'],
+      ['ok', 'holds'],
+      ['one bypass section', 'tight'],
+    ]);
+    expect(at(-2).label).toBe('extra module');
+    expect(at(4).label).toBe('several modules');
   });
   const test = (over: Partial<StringTest> & { coldestC?: number | null } = {}) => {
     const { coldestC = -12, module = M575 } = over;
@@ -128,6 +139,25 @@ describe('insulation (IEC 62446-1, 6.7; IEC 60364-6)', () => {
     expect(judgeDcInsulation(dcInsulationTest(850, 1000), 1000, 3.2, 9, 1000).value?.verdict).toBe('holds');
     expect(judgeDcInsulation(dcInsulationTest(850, 1000), 500, 3.2, 9, 1000).value).toBeNull();
     expect(judgeDcInsulation(dcInsulationTest(850, 1000), 1500, 3.2, 9, 1000).value?.verdict).toBe('stop');
+  });
+  it('says what it found in words, and condemns a section of up to 10 kW at once', () => {
+    const said = (...[testV, mohm, kw]: [number, number, number]) =>
+      judgeDcInsulation(dcInsulationTest(850, 1000), testV, mohm, kw, 1000).value?.text();
+    expect(said(1000, 0.31, 10)).toBe('0.31 MΩ is below 1 MΩ: find the earth fault before landing.');
+    expect(said(1000, 0.31, 10.01)).toBeUndefined();
+    expect(said(1001, 40, 9)).toMatch(/^1001 V is above the modules’ 1000 V: report it/);
+    expect(said(1000, 40, 9)).toBe('40 MΩ ≥ 1 MΩ at 1000 V');
+    const ac = (mohm: number) => judgeAcInsulation(acInsulationTest(400), 500, mohm).value?.text();
+    expect([ac(0.99), ac(4)]).toEqual([
+      '0.99 MΩ is below 1 MΩ.',
+      '4 MΩ passes, but a new run reads over 10 MΩ: look for damp or damage.',
+    ]);
+  });
+  it('tests a run of 500 V with 500 V, and one above it with 1000 V; nothing caps it', () => {
+    expect([500, 501].map((v) => acInsulationTest(v))).toEqual([
+      { requiredTestV: 500, minimumMohm: 1, capped: false },
+      { requiredTestV: 1000, minimumMohm: 1, capped: false },
+    ]);
   });
   it('wants 1 MΩ at 500 V on a 400 V run and doubts a new run under 10 MΩ', () => {
     expect(acInsulationTest(800).requiredTestV).toBe(1000);

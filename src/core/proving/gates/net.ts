@@ -22,7 +22,7 @@ export interface GateAt {
 }
 export const keyOf = ({ gate, object }: GateAt): GateKey => gateKey(gate, object);
 
-/** The gates on which one waits. `overNothing`: a join over no strings, which is not closed. */
+/** The gates on which one waits, those among them that do not apply as well. `overNothing`: a join over no strings, which is not closed. */
 export interface Needs {
   readonly gates: readonly GateAt[];
   readonly overNothing: boolean;
@@ -130,7 +130,7 @@ export class GateNet {
       const needed = gateRow(id);
       const at = this.#partsNeeded(row, object, needed);
       if (at === null) overNothing = true;
-      for (const o of at ?? []) if (this.applies(needed, o)) gates.push({ gate: id, object: o });
+      for (const o of at ?? []) gates.push({ gate: id, object: o });
     }
     const made = { gates, overNothing };
     of.set(object, made);
@@ -139,7 +139,7 @@ export class GateNet {
 
   /** The parts at which a gate is needed, or null where the join is over nothing. */
   #partsNeeded(row: GateRow, object: string, needed: GateRow): readonly string[] | null {
-    if (needed.applies === 'battery' || needed.applies === 'battery, 2+ racks') return [];
+    if (needed.scope === 'rack') return []; // no battery in a design yet
     if (needed.scope === 'site') return SITE;
     if (row.scope === needed.scope) return [object];
     if (row.scope === 'string') return this.unitsOf(object);
@@ -160,7 +160,7 @@ export class GateNet {
       applies: this.applies(row, object),
       waitsFor: gates.map((n) => this.placeOf(gateRow(n.gate), n.object) as number),
       overNothing,
-      onSafeDays: wantsSafeDay(row) && row.id !== 'D-ID',
+      onSafeDays: wantsSafeDay(row),
     };
   }
 

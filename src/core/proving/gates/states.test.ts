@@ -136,5 +136,36 @@ describe('states of the gates', () => {
     expect(net.placeOf(gateRow('I-PE'), 'A1')).toBeUndefined();
     expect(net.nodes.filter((n) => n.row.scope === 'string').map((n) => n.object)).toContain('B1');
     expect(net.nodes.some((n) => n.row.id.startsWith('B-'))).toBe(true);
+    expect(net.objects(gateRow('B-RACK'))).toEqual([]);
+  });
+
+  it('of a part that is not there wait for nothing, and it hangs on nothing', () => {
+    const net = new GateNet(MODELS[0] as GateModel);
+    expect([net.has(gateRow('S-DOC'), 'site'), net.has(gateRow('S-DOC'), 'A')]).toEqual([true, false]);
+    expect([net.has(gateRow('D-ID'), 'A1'), net.has(gateRow('D-ID'), 'A'), net.has(gateRow('I-PE'), 'A')]).toEqual([
+      true,
+      false,
+      true,
+    ]);
+    expect([net.unitsOf('A2'), net.unitsOf('Z9'), net.stringsOf('A'), net.stringsOf('Z')]).toEqual([
+      ['A'],
+      [],
+      ['A1', 'A2'],
+      [],
+    ]);
+  });
+
+  it('of a string that waited for its unit would wait for that unit, whatever gate the table names', () => {
+    const net = new GateNet(MODELS[0] as GateModel);
+    const row = { ...gateRow('D-ISC'), needs: ['I-PE', 'D-VOC', 'S-EARTH'] } as unknown as GateRow;
+    expect(net.needs(row, 'B1')).toEqual({
+      gates: [
+        { gate: 'I-PE', object: 'B' },
+        { gate: 'D-VOC', object: 'B1' },
+        { gate: 'S-EARTH', object: 'site' },
+      ],
+      overNothing: false,
+    });
+    expect(net.needs(row, 'Z9').gates.map((n) => n.gate)).toEqual(['D-VOC', 'S-EARTH']);
   });
 });

@@ -13,6 +13,8 @@ const dc = (
   over: { seconds?: number; ofParts?: number } = {},
   tester: Instrument | null = null,
 ) => dcInsulationReading(M575, modules, { testV, megohm, seconds: 60, ...over }, tester, 1100);
+/** Of a string that hangs on no unit yet. */
+const onNothing = dcInsulationReading(M575, 17, { testV: 1500, megohm: 4, seconds: 60 }, null, null);
 const ac = (megohm: number, testV = 500, seconds = 60) => acInsulationReading(400, { testV, megohm, seconds }, null);
 /** 15 % and 5 digits of 0.01 MΩ: 1.2 MΩ lies within its uncertainty of 1 MΩ, 1.3 MΩ does not (worked values of the guard band). */
 const TESTER: Instrument = {
@@ -30,7 +32,11 @@ edges(RESISTANCE, () => ({
   stops: [dc(0.99), ac(0.99), dc(50, 1501), dc(0.99, 1500, 36, { ofParts: 3 }), dc(0.99, 1500, 17, { seconds: 5 })],
   // Too low a voltage proves nothing, and over 10 kW a low reading is split before anything is condemned.
   without: { 'a test that proves something': dc(50, 1000) },
-  says: [[dc(4), /4 MΩ ≥ 1 MΩ at 1500 V The unit starts above 0.037 MΩ/]],
+  says: [
+    [dc(4), /4 MΩ ≥ 1 MΩ at 1500 V The unit starts above 0.037 MΩ/],
+    [dc(1.2, 1500, 17, {}, TESTER), /1.2 MΩ lies within the tester’s uncertainty of 1 MΩ/],
+    [onNothing, /^4 MΩ ≥ 1 MΩ at 1500 V$/],
+  ],
   numbers: [
     [dc(4), { value: 4, limit: 1, margin: 300 }],
     [dc(0.6, 250, 1), { value: 0.6, limit: 0.5, margin: 20 }],
