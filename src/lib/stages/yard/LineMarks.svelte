@@ -6,7 +6,7 @@
   let { site, words = false }: { site: ListedSite; words?: boolean } = $props();
 </script>
 
-<ol class="flex flex-wrap gap-x-1 gap-y-1 text-sm" aria-label="Line of {site.name}">
+<ol class="flex flex-wrap gap-y-1 text-sm {words ? 'gap-x-1' : 'gap-x-0.5'}" aria-label="Line of {site.name}">
   {#each site.summary.line as e (e.element)}
     <li
       class="flex items-center gap-1 {words ? 'border border-rule px-1.5' : ''}"

@@ -16,29 +16,29 @@
     switchOff,
   }: { sites: readonly ListedSite[]; yard: YardState; switchOff: Readonly<Record<string, number>> } = $props();
   const COLUMNS: readonly (readonly [key: SortKey, name: string, figure: boolean, width: string])[] = [
-    ['name', 'Site', false, '16%'],
-    ['place', 'Place', false, '13%'],
+    ['name', 'Site', false, '15%'],
+    ['place', 'Place', false, '12%'],
     ['verdict', 'Worst', false, '8%'],
-    ['stage', 'Stage', false, '7%'],
-    ['acKw', 'AC, kW', true, '6%'],
+    ['stage', 'Stage', false, '6.5%'],
+    ['acKw', 'AC, kW', true, '5.5%'],
     ['dcKw', 'DC, kWp', true, '7%'],
     ['inverters', 'Units', true, '5%'],
     ['strings', 'Strings', true, '6%'],
     ['changedAt', 'Changed', true, '8%'],
   ];
+  const TRACKS = [...COLUMNS.map(([, , , width]) => width), '14%', '13%'].join(' ');
   const sortBy = (key: SortKey) => yard.look({ sort: key, down: yard.view.sort === key ? !yard.view.down : false });
 </script>
 
 <div class="sheet relative overflow-x-auto p-2">
-  <!-- Columns of a set width: a row more moves none of those that stand. -->
-  <table class="grid-table min-w-[72rem] table-fixed">
-    <thead>
-      <tr>
-        {#each COLUMNS as [key, name, figure, width] (key)}
+  <!-- Every row is a grid of its own, of the same tracks: a row more moves none of those that stand, and one out of sight costs nothing. -->
+  <table class="grid-table block min-w-[72rem]" style:--tracks={TRACKS}>
+    <thead class="block">
+      <tr class="grid grid-cols-(--tracks)">
+        {#each COLUMNS as [key, name, figure] (key)}
           <th
             scope="col"
             class={figure ? 'fig' : ''}
-            style:width
             aria-sort={yard.view.sort === key ? (yard.view.down ? 'descending' : 'ascending') : undefined}
             ><button type="button" class="font-semibold hover:underline" onclick={() => sortBy(key)}
               >{name}{yard.view.sort === key ? (yard.view.down ? ' ▾' : ' ▴') : ''}</button
@@ -48,9 +48,11 @@
         <th scope="col">Line</th><th scope="col"><span class="sr-only">What to do with it</span></th>
       </tr>
     </thead>
-    <tbody>
+    <tbody class="block">
       {#each sites as s (s.id)}
-        <tr class="yard-row">
+        <tr
+          class="yard-row grid grid-cols-(--tracks) items-baseline border-b border-rule [contain-intrinsic-height:auto_2.5rem] [content-visibility:auto] [&>*]:border-b-0"
+        >
           <th scope="row" class="font-semibold"
             ><a
               class="underline decoration-rule underline-offset-4 hover:decoration-ink"
