@@ -1,5 +1,16 @@
+import type { APIRequestContext, Page } from '@playwright/test';
 import { expect, test } from '@playwright/test';
 import { confirmStep, demoSite, fill, open, passGate, signOn, turnTime } from './helpers';
+
+/** Before the first step of the last unit that is not on grid: the day is safe, and its permit given. */
+async function permitted(page: Page, request: APIRequestContext): Promise<void> {
+  const site = await demoSite(request);
+  await turnTime(page);
+  await open(page, `/sites/${site}/energise`);
+  await signOn(page);
+  await passGate(page, 'Safe start of the day');
+  await passGate(page, 'Permit to energise');
+}
 
 test('a phone without signal keeps its entries over a reload, counts them, and sends them when somebody answers', async ({
   page,
@@ -30,12 +41,7 @@ test('a phone without signal keeps its entries over a reload, counts them, and s
 });
 
 test('a danger stops the order where it stands, and a stale gate takes no signature', async ({ page, request }) => {
-  const site = await demoSite(request);
-  await turnTime(page);
-  await open(page, `/sites/${site}/energise`);
-  await signOn(page);
-  await passGate(page, 'Safe start of the day');
-  await passGate(page, 'Permit to energise');
+  await permitted(page, request);
   await confirmStep(page, 'remove locks, announce', 'all switches off');
   const lines = { 'L1–L2': '403', 'L2–L3': '403', 'L3–L1': '403' };
   await confirmStep(page, 'close the AC breaker', 'display awake', (order) => fill(order, lines), 10);
@@ -55,12 +61,7 @@ test('a danger stops the order where it stands, and a stale gate takes no signat
 });
 
 test('what is typed for the next step stays while the last one is still on its way', async ({ page, request }) => {
-  const site = await demoSite(request);
-  await turnTime(page);
-  await open(page, `/sites/${site}/energise`);
-  await signOn(page);
-  await passGate(page, 'Safe start of the day');
-  await passGate(page, 'Permit to energise');
+  await permitted(page, request);
   let letGo = (): void => undefined;
   const slow = new Promise<void>((resolve) => (letGo = resolve));
   await page.route('**/records', async (route) => {

@@ -11,3 +11,5 @@ export const lightShape = {
 
 /** How long a reading of the light stands for the strings after it, ms (common practice). */
 export const LIGHT_STANDS_MS = 10 * 60_000;
+/** Whether a light that was read so long ago, ms, still stands: one read after its string does not. */
+export const lightStands = (ageMs: number): boolean => ageMs >= 0 && ageMs <= LIGHT_STANDS_MS;

@@ -22,7 +22,7 @@ const at = (minutes: number, ...entries: Entry[]) => lightAtHand(entries, 'mine'
 describe('a light at hand', () => {
   it('stands for ten minutes, and says how old it is', () => {
     expect(at(3.9, reading(0))).toMatchObject({ at: '2026-05-04T10:00:00.000Z', ageMin: 3 });
-    expect([at(9.99, reading(0)) !== null, at(10, reading(0))]).toEqual([true, null]);
+    expect([at(10, reading(0)) !== null, at(10.01, reading(0))]).toEqual([true, null]);
   });
   it('stands at once, though the clock that is looked at stood still for a moment', () => {
     expect(at(-0.2, reading(0))).toMatchObject({ ageMin: 0 });

@@ -1,6 +1,6 @@
 import type { Entry } from '$core/proving/entry';
 import { STRING_TEST } from '$core/proving/kinds/stringTest';
-import { LIGHT_STANDS_MS } from '$core/proving/light';
+import { lightStands } from '$core/proving/light';
 
 /** A light that was read for another string and stands for the next one. */
 export interface LightAtHand {
@@ -19,7 +19,7 @@ export function lightAtHand(entries: readonly Entry[], device: string, nowMs: nu
   const last = entries.filter(STRING_TEST.is).findLast((e) => e.device?.id === device && e.values.lightAt === null);
   if (!last) return null;
   const ageMs = Math.max(0, nowMs - Date.parse(last.doneAt));
-  if (ageMs >= LIGHT_STANDS_MS) return null;
+  if (!lightStands(ageMs)) return null;
   const { cellC, irradianceWm2 } = last.values;
   return { at: last.doneAt, cellC, irradianceWm2, ageMin: Math.floor(ageMs / 60_000) };
 }

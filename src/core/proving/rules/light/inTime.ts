@@ -1,7 +1,7 @@
 import { practice } from '../../../kernel/check';
 import { found } from '../../../kernel/judgement';
 import { rule } from '../../../kernel/rule';
-import { LIGHT_STANDS_MS } from '../../light';
+import { LIGHT_STANDS_MS, lightStands } from '../../light';
 
 /** How long before its string the light was read, ms; null where that is not known. */
 export interface LightReading {
@@ -17,7 +17,7 @@ export const LIGHT_IN_TIME = rule<LightReading>()({
   needs: {
     ageMs: {
       as: 'a reading of the light within ten minutes before the string',
-      of: ({ ageMs }) => (ageMs !== null && ageMs >= 0 && ageMs <= LIGHT_STANDS_MS ? ageMs : null),
+      of: ({ ageMs }) => (ageMs !== null && lightStands(ageMs) ? ageMs : null),
     },
   },
   judge: ({ ageMs }) =>
