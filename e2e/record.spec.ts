@@ -24,6 +24,8 @@ test('a phone without signal keeps its entries over a reload, counts them, and s
   await expect(page.getByText('1 entry is not sent yet')).toBeVisible();
   // From stage to stage the device goes on with what it knows.
   await page.getByRole('link', { name: 'Site log', exact: true }).click();
+  // A click before it is there would leave the page where it was, and ask nobody.
+  await expect(page).toHaveURL(/\/log$/);
   await page.getByRole('link', { name: 'Energise', exact: true }).click();
   await expect(page.getByText(/Nobody answers: this is the record as it was read at/)).toBeVisible();
   await expect(page.getByRole('button', { name: /Safe start of the day.*passed/ })).toBeVisible();
