@@ -63,17 +63,26 @@ export class RunGrid {
   #selected(): { readonly runs: readonly AcRun[]; readonly columns: readonly RunColumn[] } {
     const [bounds] = this.table.getCellSelectionBounds();
     if (!bounds) return { runs: [], columns: [] };
-    const rows = this.table.getRowModel().rows.slice(bounds.minRowIndex, bounds.maxRowIndex + 1);
     return {
-      runs: rows.map((row) => row.original.r.run),
-      columns: this.#columns()
-        .slice(bounds.minColumnIndex, bounds.maxColumnIndex + 1)
-        .flatMap((id) => typedIn(id) ?? []),
+      runs: this.#runsShown(bounds.minRowIndex, bounds.maxRowIndex),
+      columns: this.#columnsShown(bounds.minColumnIndex, bounds.maxColumnIndex),
     };
   }
 
-  #columns(): readonly string[] {
-    return this.table.getVisibleLeafColumns().map((c) => c.id);
+  /** Runs by the places of their rows, each as it is now: the table itself follows a change only with the next drawing. */
+  #runsShown(from: number, to = Infinity): readonly AcRun[] {
+    const now = this.#runs();
+    const rows = this.table.getRowModel().rows.slice(from, to + 1);
+    return rows.flatMap((row) => now.get(row.id) ?? []);
+  }
+
+  #columnsShown(from: number, to = Infinity): readonly RunColumn[] {
+    const columns = this.table.getVisibleLeafColumns().slice(from, to + 1);
+    return columns.flatMap((c) => typedIn(c.id) ?? []);
+  }
+
+  #runs(): ReadonlyMap<string, AcRun> {
+    return new Map(this.#rows().map((row) => [row.id, row.r.run]));
   }
 
   /** The run of a row as it was typed, until what follows from it is worked out. */
@@ -83,7 +92,7 @@ export class RunGrid {
 
   /** What was typed is on screen with the next frame; the site is worked out behind that. */
   #take(runs: readonly AcRun[]): void {
-    const before = new Map(this.#rows().map((row) => [row.id, row.r.run]));
+    const before = this.#runs();
     const changed = runs.filter((r) => JSON.stringify(r) !== JSON.stringify(before.get(r.inverterId)));
     if (changed.length === 0) return;
     this.#typed = new Map(changed.map((r) => [r.inverterId, r]));
@@ -103,8 +112,9 @@ export class RunGrid {
     this.settle();
     const cell = this.table.getFocusedCell();
     const column = cell && typedIn(cell.column.id);
-    if (!cell || !column) return;
-    const value = cellOf(cell.row.original.r.run, column);
+    const run = cell && this.#runs().get(cell.row.id);
+    if (!run || !column) return;
+    const value = cellOf(run, column);
     this.editing = { rowId: cell.row.id, column, text: text ?? String(value ?? ''), wrong: '' };
   }
 
@@ -118,8 +128,8 @@ export class RunGrid {
       editing.wrong = `${columnWords(editing.column).name}: ${typed.wrong}`;
       return false;
     }
-    const own = this.#rows().filter((row) => row.id === editing.rowId);
-    const runs = everywhere ? this.#selected().runs : own.map((row) => row.r.run);
+    const own = this.#runs().get(editing.rowId);
+    const runs = everywhere ? this.#selected().runs : own ? [own] : [];
     this.editing = null;
     this.#take(runs.map((run) => withCell(run, editing.column, typed.value)));
     return true;
@@ -147,6 +157,7 @@ export class RunGrid {
 
   /** The selected cells as a spreadsheet takes them. */
   copied(): string {
+    this.settle();
     const { runs, columns } = this.#selected();
     return Papa.unparse(
       runs.map((run) => columns.map((c) => cellOf(run, c) ?? '')),
@@ -159,24 +170,16 @@ export class RunGrid {
     this.settle();
     const cells = Papa.parse<string[]>(text.replace(/\r?\n$/, ''), { delimiter: '\t' }).data;
     const { runs, columns } = this.#selected();
-    const [top] = runs;
-    const [left] = columns;
-    if (!top || !left || cells.length === 0) return;
+    const [from] = this.table.getCellSelectionBounds();
+    if (!from || columns.length === 0 || cells.length === 0) return;
     const one = cells.length === 1 && cells[0]?.length === 1;
-    const rows = this.table.getRowModel().rows.map((row) => row.original.r.run);
     const typed = one
       ? pasted(
           runs.map(() => columns.map(() => cells[0]?.[0] ?? '')),
           runs,
           columns,
         )
-      : pasted(
-          cells,
-          rows.slice(rows.indexOf(top)),
-          this.#columns()
-            .slice(this.#columns().indexOf(left))
-            .flatMap((id) => typedIn(id) ?? []),
-        );
+      : pasted(cells, this.#runsShown(from.minRowIndex), this.#columnsShown(from.minColumnIndex));
     if (typed.errors.length) this.offer = { ...typed, from: 'the clipboard' };
     else this.#take(typed.runs);
   }
