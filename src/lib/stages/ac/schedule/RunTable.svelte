@@ -103,6 +103,7 @@
 </script>
 
 <svelte:window
+  onkeydowncapture={(event) => (event.ctrlKey || event.metaKey) && grid.settle()}
   onbeforeprint={() => (printing = true)}
   onafterprint={() => (printing = false)}
   onpagehide={() => grid.settle()}
