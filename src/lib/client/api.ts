@@ -1,4 +1,5 @@
 import type { ProblemDocument } from '$lib/schemas/problem';
+import { problemSchema } from '$lib/schemas/problem';
 
 /** A call that the server refused, with its reason and the fields it points at. */
 export class ApiProblem extends Error {
@@ -14,8 +15,11 @@ const noAnswer = (): ProblemDocument => ({
   detail: 'The server does not answer. What you entered is still here: try again when it is back.',
 });
 
-/** A silence, or a server that is busy: it may be asked again. */
-export const nobodyAnswered = ({ status }: ProblemDocument): boolean => [0, 502, 503, 504].includes(status);
+/** Nothing of what was asked was looked at: silence, a server that is busy, or a network that wants something first. */
+const NOT_LOOKED_AT = new Set([0, 408, 429, 502, 503, 504, 511]);
+
+/** It may be asked again. */
+export const nobodyAnswered = ({ status }: ProblemDocument): boolean => NOT_LOOKED_AT.has(status);
 
 /** Reads JSON; a refusal or silence is thrown as ApiProblem. */
 export async function read<T>(path: string, fetch = globalThis.fetch): Promise<T> {
@@ -46,7 +50,10 @@ async function answered<T>(ask: () => Promise<Response>): Promise<T> {
   } catch {
     throw new ApiProblem(noAnswer());
   }
-  const answer: unknown = await response.json().catch(() => null);
-  if (response.ok) return answer as T;
-  throw new ApiProblem((answer as ProblemDocument | null) ?? { ...noAnswer(), status: response.status });
+  // Cut off on its way, nothing is known of it: as if nobody had answered.
+  const answer: unknown = await response.json().catch(() => undefined);
+  if (response.ok && answer !== undefined) return answer as T;
+  // What stands between may refuse in words of its own.
+  const problem = problemSchema.safeParse(answer).data;
+  throw new ApiProblem(problem ?? { ...noAnswer(), status: response.ok ? 0 : response.status });
 }

@@ -12,7 +12,7 @@ import type { SiteLog } from '$core/proving/evidence/log';
 import { kindNamed, recordSchema } from '$core/proving/kinds';
 import type { OpenedRecord } from '$lib/schemas/record';
 import type { ProblemDocument } from '$lib/schemas/problem';
-import { ApiProblem, post, read } from './api';
+import { ApiProblem, nobodyAnswered, post, read } from './api';
 import type { Clock } from './device';
 import { deviceId, lastClock, measureClock, nextSeq } from './device';
 import { Outbox } from './outbox';
@@ -55,6 +55,8 @@ export class LogState {
   /** In the order in which they are sent. */
   unsent = $state.raw<readonly Entry[]>([]);
   refused = $state.raw<readonly Refused[]>([]);
+  /** Entries kept on this device that this version does not read: they are not sent, and stay where they are. */
+  unreadable = $state(0);
   /** The device does not keep what is not sent: a reload would lose it. */
   forgetful = $state(false);
   busy = $state(false);
@@ -109,14 +111,19 @@ export class LogState {
     const known = new Map(this.entries.map((e) => [e.id, e]));
     // Releases are frozen and entries never change: what is here already stays the very same.
     this.releases = log.releases.map((r) => released.get(r.letter) ?? r);
-    this.#entries = log.entries.map((e) => known.get(e.id) ?? e);
+    const read = new Set(log.entries.map((e) => e.id));
+    // Nothing goes from a record: what it was not yet read with was taken while it was read.
+    const since = this.#entries.filter((e) => !read.has(e.id));
+    this.#entries = [...log.entries.map((e) => known.get(e.id) ?? e), ...since];
     this.#nowMs = log.nowMs;
   }
 
   /** On the device: what was kept is sent, the clock is measured, and days end. */
   async open(): Promise<void> {
     this.#clock = lastClock();
-    this.unsent = this.#outbox.read();
+    const { items, unreadable } = this.#outbox.read();
+    this.unsent = items;
+    this.unreadable = unreadable;
     this.#clock = await measureClock();
     void this.flush();
   }
@@ -182,7 +189,7 @@ export class LogState {
         return false;
       }
       this.unsent = [...this.unsent, made];
-      this.forgetful = !this.#outbox.write(this.unsent);
+      this.forgetful = !this.#outbox.keep(made);
       this.#nowMs = this.serverNowMs;
       const { checks } = after.judgement(made);
       this.verdict = checks.length ? worstCheck(checks) : null;
@@ -207,14 +214,14 @@ export class LogState {
         this.#entries = [...this.#entries, entry];
       } catch (cause) {
         if (!(cause instanceof ApiProblem)) throw cause;
-        if (cause.problem.status === 0 || cause.problem.status >= 500) return this.#later();
+        if (nobodyAnswered(cause.problem) || cause.problem.status >= 500) return this.#later();
         this.refused = [...this.refused, { entry, why: cause.problem.detail }];
         this.problem = cause.problem;
         // Somebody else's entry stands in the way: look at what is there now.
         await this.refresh();
       }
       this.unsent = this.unsent.filter((e) => e !== entry);
-      this.#outbox.write(this.unsent);
+      this.#outbox.forget(entry.id);
     }
   }
 

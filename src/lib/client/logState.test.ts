@@ -6,6 +6,7 @@ import { plane, siteOf } from '$core/testing/examples';
 import type { Entry } from '$core/proving/entry';
 import { LogState } from './logState.svelte';
 import { signOn } from './signOn.svelte';
+import { device, forgetfulDevice } from './testing/storage';
 
 const bare = siteOf(1, [plane('south', 72)]);
 const design = withStrings(bare, legalLayout(bare).strings);
@@ -17,16 +18,6 @@ const safe = {
   values: { gate: 'S-SAFE', result: 'pass', evidence: 'points named' },
 } as const;
 
-/** A device that keeps what it is told. */
-function device() {
-  const kept = new Map<string, string>();
-  vi.stubGlobal('localStorage', {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void kept.set(key, value),
-    removeItem: (key: string) => void kept.delete(key),
-  });
-  return kept;
-}
 /** A server whose clock is ahead, that takes what `answer` lets pass. */
 function server(answer: (entry: Entry) => Response | 'silent' = () => Response.json({}, { status: 201 }), aheadMs = 0) {
   const taken: Entry[] = [];
@@ -92,6 +83,39 @@ describe('the record on a device', () => {
     expect([again.unsent.length, taken.map((e) => e.id)]).toEqual([0, log.unsent.map((e) => e.id)]);
     expect((await open(taken)).unsent).toEqual([]);
   });
+  it('keeps what two tabs of one browser entered, and loses none by the other', async () => {
+    const taken = server(() => 'silent');
+    const [one, other] = [await open(), await open()];
+    await one.add(safe);
+    await other.add({ kind: 'gate', subject: site, values: { gate: 'S-DOC', result: 'pass', evidence: 'drawings' } });
+    one.close();
+    other.close();
+    const again = await open();
+    again.close();
+    expect([again.unsent.map((e) => e.values['gate']), taken.length]).toEqual([['S-SAFE', 'S-DOC'], 0]);
+  });
+  it('says what is kept and cannot be read any more, and leaves it where it is', async () => {
+    const kept = device();
+    kept.set('bolt-yard.outbox.s.1', '{"id":"1","kind":"of another version"}');
+    server();
+    const log = await open();
+    await log.add(safe);
+    expect([log.unreadable, log.unsent.length, [...kept.keys()].includes('bolt-yard.outbox.s.1')]).toEqual([
+      1,
+      0,
+      true,
+    ]);
+  });
+  it('keeps what was taken while the record was read: an answer from before does not take it away', async () => {
+    const taken = server();
+    const log = await open();
+    const before = { releases, entries: [...taken], nowMs: Date.now() };
+    await log.add(safe);
+    log.take(before);
+    expect([log.entries.length, log.evidence.closed('S-SAFE', 'site')]).toEqual([1, true]);
+    await log.refresh();
+    expect(log.entries.length).toBe(1);
+  });
   it('refuses at once what the rules refuse, and sends nothing', async () => {
     const taken = server();
     const log = await open();
@@ -136,13 +160,7 @@ describe('the record on a device', () => {
     expect(log.madeHere('gate', { scope: 'inverter', id: 'inv-1' })).toBe(0);
   });
   it('says when the device keeps nothing', async () => {
-    vi.stubGlobal('localStorage', {
-      getItem: () => null,
-      setItem: () => {
-        throw new Error('full');
-      },
-      removeItem: () => undefined,
-    });
+    forgetfulDevice();
     server(() => 'silent');
     const log = await open();
     await log.add(safe);

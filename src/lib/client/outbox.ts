@@ -1,34 +1,60 @@
 import type { z } from 'zod';
 
-/** What the server has not acknowledged yet, or nobody has sent: kept on the device, over reloads and days without signal. */
-export class Outbox<T> {
-  constructor(
-    private readonly key: string,
-    private readonly schema: z.ZodType<T>,
-  ) {}
+/** What is kept on the device, in the order in which it was made. */
+export interface Kept<T> {
+  readonly items: readonly T[];
+  /** Kept by another version of this program, in words that this one does not read: it stays where it is. */
+  readonly unreadable: number;
+}
 
-  read(): T[] {
+/**
+ * What the server has not acknowledged yet, or nobody has sent: kept on the device, over reloads and days without signal. Each stands by itself
+ * under its id, which grows with time: tabs of one browser never write over each other's.
+ */
+export class Outbox<T extends { readonly id: string }> {
+  readonly #prefix: string;
+
+  constructor(
+    name: string,
+    private readonly schema: z.ZodType<T>,
+  ) {
+    this.#prefix = `${name}.`;
+  }
+
+  read(): Kept<T> {
     try {
-      const kept: unknown = JSON.parse(localStorage.getItem(this.key) ?? '[]');
-      return Array.isArray(kept)
-        ? kept.flatMap((e) => {
-            const read = this.schema.safeParse(e);
-            return read.success ? [read.data] : [];
-          })
-        : [];
+      const keys = Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '');
+      const own = keys.filter((key) => key.startsWith(this.#prefix)).sort();
+      const items = own.flatMap((key) => this.#parsed(localStorage.getItem(key) ?? '') ?? []);
+      return { items, unreadable: own.length - items.length };
     } catch {
-      return [];
+      return { items: [], unreadable: 0 };
+    }
+  }
+
+  #parsed(text: string): T | null {
+    try {
+      return this.schema.safeParse(JSON.parse(text)).data ?? null;
+    } catch {
+      return null;
     }
   }
 
   /** False where the device keeps nothing: the person is told that a reload would lose what is not sent. */
-  write(kept: readonly T[]): boolean {
+  keep(item: T): boolean {
     try {
-      if (kept.length) localStorage.setItem(this.key, JSON.stringify(kept));
-      else localStorage.removeItem(this.key);
+      localStorage.setItem(this.#prefix + item.id, JSON.stringify(item));
       return true;
     } catch {
       return false;
+    }
+  }
+
+  forget(id: string): void {
+    try {
+      localStorage.removeItem(this.#prefix + id);
+    } catch {
+      // What keeps nothing has nothing to forget.
     }
   }
 }

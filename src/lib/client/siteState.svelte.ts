@@ -79,40 +79,59 @@ export class SiteState {
 
   /** Shows what the server has, when nothing of ours is on its way. */
   take(stored: StoredDesign): void {
-    if (this.pending > 0) return;
+    // Asked for before our last change was taken, and come after: what is here is newer.
+    if (this.pending > 0 || stored.revision < this.revision) return;
     this.#confirmed = this.design = reuseUnchanged(this.design, stored.design);
     this.revision = stored.revision;
     this.undoes = stored.undoes;
     this.redoes = stored.redoes;
-    this.trouble = null;
   }
 
   /**
    * Sends what an earlier visit of this device left unsent, before anything new: each under the revision it was made on, so that it is made once,
-   * or refused and said, and never slipped in behind somebody else's change. True where the design has to be read again.
+   * or refused and said, and never slipped in behind somebody else's change. What is made meanwhile goes on top of them.
    */
-  resume(): Promise<boolean> {
-    const kept = this.#outbox.read();
-    if (kept.length === 0) return Promise.resolve(false);
+  resume(): Promise<void> {
+    const { items: kept, unreadable } = this.#outbox.read();
+    if (unreadable) this.trouble = notRead(unreadable);
+    if (kept.length === 0) return Promise.resolve();
     this.pending += 1;
     const sent = this.#queue.then(async () => {
       let revision = this.revision;
       const refused: ProblemDocument[] = [];
       for (const { id, edit, revision: made } of kept) {
         const answer = await this.#answered('edits', { revision: made ?? revision, edit, id });
-        if (answer === null) return false;
+        if (answer === null) return;
         if ('status' in answer) refused.push(answer);
-        else revision = answer.revision;
-        this.#outbox.write(this.#outbox.read().filter((k) => k.id !== id));
+        else {
+          ({ revision } = answer);
+          // Otherwise it had arrived, and the site was opened with it in.
+          if (revision === this.revision + 1) this.#takeIn(edit, answer);
+        }
+        this.#outbox.forget(id);
       }
       this.pending -= 1;
       const [first] = refused;
       if (first)
         this.trouble = { ...first, title: 'Not saved before the reload', detail: leftOut(refused.length, first) };
-      return refused.length < kept.length;
     });
     this.#queue = sent;
     return sent;
+  }
+
+  /** A change from before the reload that the server has made now, under those made since. */
+  #takeIn(edit: DesignEdit, answer: Changed): void {
+    const before = this.assessment;
+    this.#confirmed = patched(applyEdit(this.#confirmed, edit), answer.changes);
+    this.#stands(answer);
+    this.#replay();
+    this.changes = verdictChanges(before, this.assessment);
+  }
+
+  #stands({ revision, undoes, redoes }: Changed): void {
+    this.revision = revision;
+    this.undoes = undoes;
+    this.redoes = redoes;
   }
 
   /** No more tries: what is not sent stays on the device. */
@@ -134,16 +153,15 @@ export class SiteState {
     const own: Waiting = { id: uuidv7(), edit, revision: null, after };
     this.design = after;
     this.#waiting.push(own);
-    this.#keep();
+    this.#keep(own);
     this.changes = verdictChanges(before, this.assessment);
     const body = () => {
       own.revision = this.revision;
-      this.#keep();
+      this.#keep(own);
       return { revision: own.revision, edit, id: own.id };
     };
     return this.#send('edits', body, ({ changes }) => {
-      this.#waiting = this.#waiting.filter((w) => w !== own);
-      this.#keep();
+      this.#over(own);
       this.#confirmed = patched(own.after, changes);
       if (changes.length) this.#replay();
     }).then((problem) => {
@@ -177,8 +195,7 @@ export class SiteState {
   /** Takes a refused change back from the screen; those made after it stay. */
   #drop(refused: Waiting): void {
     const before = this.assessment;
-    this.#waiting = this.#waiting.filter((w) => w !== refused);
-    this.#keep();
+    this.#over(refused);
     this.#replay();
     this.changes = verdictChanges(before, this.assessment);
   }
@@ -198,9 +215,15 @@ export class SiteState {
   }
 
   /** What is not acknowledged, on the device. */
-  #keep(): void {
-    const unsent = this.#waiting.map(({ id, edit, revision }) => ({ id, edit, revision }));
-    this.forgetful = !this.#outbox.write(unsent) && unsent.length > 0;
+  #keep({ id, edit, revision }: Waiting): void {
+    this.forgetful = !this.#outbox.keep({ id, edit, revision });
+  }
+
+  /** The server has answered for it. */
+  #over(own: Waiting): void {
+    this.#waiting = this.#waiting.filter((w) => w !== own);
+    this.#outbox.forget(own.id);
+    if (this.#waiting.length === 0) this.forgetful = false;
   }
 
   #send(
@@ -215,9 +238,7 @@ export class SiteState {
       if (answer === null) return null;
       this.pending -= 1;
       if ('status' in answer) return (this.trouble = answer);
-      this.revision = answer.revision;
-      this.undoes = answer.undoes;
-      this.redoes = answer.redoes;
+      this.#stands(answer);
       taken(answer);
       return null;
     });
@@ -242,6 +263,13 @@ export class SiteState {
     return null;
   }
 }
+
+const notRead = (count: number): ProblemDocument => ({
+  type: 'about:blank',
+  title: 'Not sent before the reload',
+  status: 422,
+  detail: `${count === 1 ? 'A change' : `${count} changes`} kept on this device ${count === 1 ? 'is' : 'are'} not read by this version of Bolt Yard and ${count === 1 ? 'was' : 'were'} not sent. Look at what is missing, and enter it again.`,
+});
 
 const leftOut = (count: number, first: ProblemDocument): string =>
   `${count === 1 ? 'A change' : `${count} changes`} of yours had not reached the server and cannot be made now: ${first.detail}`;

@@ -7,6 +7,7 @@ import type { SiteDesign } from '$core/design';
 import { legalLayout } from '$core/strings/layout/legalLayout';
 import { plane, siteOf } from '$core/testing/examples';
 import { SiteState } from './siteState.svelte';
+import { device } from './testing/storage';
 
 const bare = siteOf(2, [plane('south', 170), plane('west', 96, { azimuthDeg: 270 })]);
 const design = withStrings(bare, legalLayout(bare).strings);
@@ -126,6 +127,16 @@ describe('the open site', () => {
     await site.apply({ kind: 'board', board: { ...design.board, label: ' Tidy ' } });
     expect([site.design.board.label, site.design.planes === design.planes]).toEqual(['Tidy', true]);
   });
+  it('stays as it is where what was asked for earlier comes later', async () => {
+    server();
+    const site = open();
+    await site.apply({ kind: 'bit-rate', bitRate: 4800 });
+    site.take({ siteId: 's', revision: 1, design, undoes: null, redoes: null });
+    expect([site.revision, site.design.chain.bitRate, site.undoes]).toEqual([2, 4800, 'a change']);
+    const renamed = { ...design, board: { ...design.board, label: 'Of somebody else' } };
+    site.take({ siteId: 's', revision: 3, design: renamed, undoes: 'theirs', redoes: null });
+    expect([site.revision, site.design.board.label, site.undoes]).toEqual([3, 'Of somebody else', 'theirs']);
+  });
   it('refuses at once what core refuses, and sends nothing', async () => {
     const asked = server();
     const site = open();
@@ -136,16 +147,6 @@ describe('the open site', () => {
   });
 });
 
-/** What a browser keeps between two visits. */
-function device() {
-  const kept = new Map<string, string>();
-  vi.stubGlobal('localStorage', {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, text: string) => void kept.set(key, text),
-    removeItem: (key: string) => void kept.delete(key),
-  });
-  return kept;
-}
 interface Asked {
   readonly id: string;
   readonly revision: number;
@@ -191,21 +192,43 @@ describe('where nobody answers', () => {
     void first.apply(bitRate(4800));
     await vi.advanceTimersByTimeAsync(0);
     first.close();
-    expect(kept.size).toBe(1);
+    expect(kept.size).toBe(2);
     // It had arrived: the server knows it by its id, and the site was opened with it in.
     const asked = answering(taken(2), taken(3), taken(4));
     const again = new SiteState({ siteId: 's', revision: 2, design, undoes: 'a change', redoes: null });
     const resumed = again.resume();
     void again.apply(bitRate(2400));
-    expect(await resumed).toBe(true);
+    await resumed;
     await vi.advanceTimersByTimeAsync(0);
     expect(asked.map((a) => [a.revision, a.edit])).toEqual([
       [1, bitRate(9600)],
       [2, bitRate(4800)],
-      [2, bitRate(2400)],
+      [3, bitRate(2400)],
     ]);
+    expect([again.revision, again.design.chain.bitRate, again.keeping]).toEqual([4, 2400, 'saved']);
     expect(asked[0]?.id).toBe(before[0]?.id);
     expect(kept.size).toBe(0);
+  });
+  it('shows what it kept once the server has made it, under what was made since', async () => {
+    vi.useFakeTimers();
+    device();
+    answering(null);
+    const first = open();
+    void first.apply(bitRate(4800));
+    await vi.advanceTimersByTimeAsync(0);
+    first.close();
+    const label = (text: string) => ({ ...design.board, label: text });
+    const tidied = { op: 'replace', path: '/board/label', value: 'Tidied by the server' };
+    const asked = answering({ ...taken(2), changes: [tidied] }, taken(3));
+    const again = open();
+    const resumed = again.resume();
+    const sent = again.apply({ kind: 'board', board: label('Now') });
+    expect([again.design.chain.bitRate, again.design.board.label]).toEqual([design.chain.bitRate, 'Now']);
+    await resumed;
+    expect([again.design.chain.bitRate, again.design.board.label]).toEqual([4800, 'Now']);
+    expect(await sent).toBeNull();
+    expect(asked.map((a) => a.revision)).toEqual([1, 2]);
+    expect([again.revision, again.design.chain.bitRate, again.design.board.label]).toEqual([3, 4800, 'Now']);
   });
   it('says what cannot be made any more, and slips nothing in behind the change of somebody else', async () => {
     vi.useFakeTimers();
@@ -218,12 +241,34 @@ describe('where nobody answers', () => {
     const conflict = { type: 'about:blank', title: 'Changed meanwhile', status: 409, detail: 'Somebody changed it.' };
     const asked = answering(conflict);
     const again = new SiteState({ siteId: 's', revision: 7, design, undoes: 'a change', redoes: null });
-    expect(await again.resume()).toBe(false);
+    await again.resume();
     expect(asked.map((a) => a.revision)).toEqual([1]);
     expect(again.trouble?.detail).toBe(
       'A change of yours had not reached the server and cannot be made now: Somebody changed it.',
     );
     expect([again.keeping, again.design, kept.size]).toEqual(['refused', design, 0]);
+  });
+  it('says what it kept and cannot read any more, and sends the rest', async () => {
+    vi.useFakeTimers();
+    const kept = device();
+    answering(null);
+    const first = open();
+    void first.apply(bitRate(9600));
+    await vi.advanceTimersByTimeAsync(0);
+    first.close();
+    kept.set('bolt-yard.edits.s.1', '{"id":"1","edit":{"kind":"of another version"},"revision":1}');
+    const asked = answering(taken(2));
+    const again = open();
+    const resumed = again.resume();
+    expect(again.trouble?.detail).toContain('A change kept on this device is not read by this version');
+    await resumed;
+    // When the site is read again, what was said stays on screen.
+    again.take({ siteId: 's', revision: 2, design: again.design, undoes: 'a change', redoes: null });
+    expect([asked.length, again.trouble?.title, [...kept.keys()]]).toEqual([
+      1,
+      'Not sent before the reload',
+      ['bolt-yard.edits.s.1'],
+    ]);
   });
   it('says so where the device keeps nothing', async () => {
     vi.useFakeTimers();

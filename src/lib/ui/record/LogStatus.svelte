@@ -35,6 +35,11 @@
       : 'kept on this device and sent when the server answers.'}
     <button type="button" class="underline" onclick={() => log.flush()}>Send now</button>
   </p>{/if}
+{#if log.unreadable}<p class="border-l-4 border-stop bg-sheet px-3 py-2" role="alert">
+    {log.unreadable}
+    {log.unreadable === 1 ? 'entry' : 'entries'} kept on this device by another version of Bolt Yard cannot be read by this
+    one: not sent, not counted. Look at what is missing on the record, and enter it again.
+  </p>{/if}
 {#each log.refused as r (r.entry.id)}<p class="border-l-4 border-stop bg-sheet px-3 py-2" role="alert">
     Not taken: {lineOfEntry(r.entry)}. {r.why}
   </p>{/each}

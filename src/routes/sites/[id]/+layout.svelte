@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount, tick, untrack } from 'svelte';
-  import { afterNavigate, beforeNavigate, invalidateAll } from '$app/navigation';
+  import { afterNavigate, beforeNavigate } from '$app/navigation';
   import { page } from '$app/state';
   import { lineOf } from '$core/site/line';
   import { showField, showPart } from '$lib/client/jump';
@@ -18,7 +18,7 @@
   const log = provideLog(untrack(() => new LogState(site.siteId)));
   onMount(() => {
     void log.open();
-    void site.resume().then((changed) => (changed ? invalidateAll() : undefined));
+    void site.resume();
     const days = setInterval(() => log.tick(), 30_000);
     const answering = () => void log.flush();
     addEventListener('online', answering);
