@@ -21,20 +21,24 @@ const NOT_LOOKED_AT = new Set([0, 408, 429, 502, 503, 504, 511]);
 /** It may be asked again. */
 export const nobodyAnswered = ({ status }: ProblemDocument): boolean => NOT_LOOKED_AT.has(status);
 
+/** After so long without a word a line that hangs is taken for dead, where what was sent may be sent again, ms. */
+export const PATIENCE_MS = 30_000;
+
 /** Reads JSON; a refusal or silence is thrown as ApiProblem. */
-export async function read<T>(path: string, fetch = globalThis.fetch): Promise<T> {
-  return answered<T>(() => fetch(path));
+export async function read<T>(path: string, fetch = globalThis.fetch, patienceMs = PATIENCE_MS): Promise<T> {
+  return answered<T>((signal) => fetch(path, { signal }), patienceMs);
 }
 
-/** Posts JSON and returns the answer; a refusal or silence is thrown as ApiProblem. */
-export async function post<T>(path: string, body: unknown): Promise<T> {
-  return answered<T>(() =>
+/** Posts JSON and returns the answer; a refusal or silence is thrown as ApiProblem. It waits as long as it takes unless told otherwise. */
+export async function post<T>(path: string, body: unknown, patienceMs?: number): Promise<T> {
+  const ask = (signal: AbortSignal) =>
     fetch(path, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: typeof body === 'string' ? body : JSON.stringify(body),
-    }),
-  );
+      signal,
+    });
+  return answered<T>(ask, patienceMs);
 }
 
 /** Sends a file as it is and returns what it says; a refusal or silence is thrown as ApiProblem. */
@@ -43,12 +47,17 @@ export async function upload<T>(path: string, file: Blob): Promise<T> {
   return answered<T>(() => fetch(path, { method: 'POST', headers, body: file }));
 }
 
-async function answered<T>(ask: () => Promise<Response>): Promise<T> {
+async function answered<T>(ask: (signal: AbortSignal) => Promise<Response>, patienceMs?: number): Promise<T> {
+  const silence = new AbortController();
+  const timer = patienceMs === undefined ? undefined : setTimeout(() => silence.abort(), patienceMs);
   let response: Response;
   try {
-    response = await ask();
+    response = await ask(silence.signal);
   } catch {
     throw new ApiProblem(noAnswer());
+  } finally {
+    // It speaks: what it says may take its time.
+    clearTimeout(timer);
   }
   // Cut off on its way, nothing is known of it: as if nobody had answered.
   const answer: unknown = await response.json().catch(() => undefined);

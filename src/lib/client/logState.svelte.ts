@@ -12,7 +12,7 @@ import type { SiteLog } from '$core/proving/evidence/log';
 import { kindNamed, recordSchema } from '$core/proving/kinds';
 import type { OpenedRecord } from '$lib/schemas/record';
 import type { ProblemDocument } from '$lib/schemas/problem';
-import { ApiProblem, nobodyAnswered, post, read } from './api';
+import { ApiProblem, PATIENCE_MS, nobodyAnswered, post, read } from './api';
 import type { Clock } from './device';
 import { deviceId, lastClock, measureClock, nextSeq } from './device';
 import { Outbox } from './outbox';
@@ -35,6 +35,8 @@ export interface Refused {
 
 /** A clock reading older than this is taken anew before an entry is made, ms. */
 const CLOCK_STANDS_MS = 10 * 60_000;
+/** Where nobody told the time it is asked for again after so long, ms: until then nobody waits for it. */
+const CLOCK_ASKED_MS = 60_000;
 const RETRY_MS = 5000;
 
 const refusal = (detail: string, pointer: string, title = 'Refused'): ProblemDocument => ({
@@ -71,6 +73,7 @@ export class LogState {
   silent = $state(false);
   #nowMs = $state(0);
   #clock: Clock = { offsetMs: 0, roundTripMs: 0, atMs: 0 };
+  #clockAskedMs = 0;
   readonly #outbox: Outbox<Entry>;
   #sending: Promise<void> | null = null;
   #timer: ReturnType<typeof setTimeout> | null = null;
@@ -110,9 +113,10 @@ export class LogState {
     const released = new Map(this.releases.map((r) => [r.letter, r]));
     const known = new Map(this.entries.map((e) => [e.id, e]));
     // Releases are frozen and entries never change: what is here already stays the very same.
-    this.releases = log.releases.map((r) => released.get(r.letter) ?? r);
+    // Nothing goes from a record: what it was not yet read with came while it was read.
+    if (log.releases.length >= this.releases.length)
+      this.releases = log.releases.map((r) => released.get(r.letter) ?? r);
     const read = new Set(log.entries.map((e) => e.id));
-    // Nothing goes from a record: what it was not yet read with was taken while it was read.
     const since = this.#entries.filter((e) => !read.has(e.id));
     this.#entries = [...log.entries.map((e) => known.get(e.id) ?? e), ...since];
     this.#nowMs = log.nowMs;
@@ -124,7 +128,7 @@ export class LogState {
     const { items, unreadable } = this.#outbox.read();
     this.unsent = items;
     this.unreadable = unreadable;
-    this.#clock = await measureClock();
+    await this.#setClock();
     void this.flush();
   }
 
@@ -142,8 +146,14 @@ export class LogState {
     if (this.serverNowMs >= this.evidence.untilMs) this.#nowMs = this.serverNowMs;
   }
 
+  async #setClock(): Promise<void> {
+    this.#clockAskedMs = Date.now();
+    this.#clock = await measureClock();
+  }
+
   async #entryOf(draft: Draft): Promise<Entry | ProblemDocument> {
-    if (Date.now() - this.#clock.atMs > CLOCK_STANDS_MS) this.#clock = await measureClock();
+    const now = Date.now();
+    if (now - this.#clock.atMs > CLOCK_STANDS_MS && now - this.#clockAskedMs > CLOCK_ASKED_MS) await this.#setClock();
     const wanted = kindNamed(draft.kind).instrument;
     const instrument: Instrument | null = instrumentFor(wanted);
     if (wanted && !instrument)
@@ -170,7 +180,7 @@ export class LogState {
     return { ...refusal(errors[0]?.detail ?? 'Not as expected', '/'), errors };
   }
 
-  /** Makes an entry: refused at once where the rules refuse it, else on screen, in the outbox, and on its way. */
+  /** Makes an entry: refused at once where the rules refuse it, else on screen, in the outbox, and on its way; nobody waits until it is there. */
   async add(draft: Draft): Promise<boolean> {
     this.busy = true;
     this.problem = null;
@@ -194,7 +204,7 @@ export class LogState {
       const { checks } = after.judgement(made);
       this.verdict = checks.length ? worstCheck(checks) : null;
       this.made = true;
-      await this.flush();
+      void this.flush();
       return true;
     } finally {
       this.busy = false;
@@ -210,7 +220,7 @@ export class LogState {
   async #send(): Promise<void> {
     for (let entry = this.unsent[0]; entry; entry = this.unsent[0]) {
       try {
-        await post(`/api/v1/sites/${this.siteId}/records`, entry);
+        await post(`/api/v1/sites/${this.siteId}/records`, entry, PATIENCE_MS);
         this.#entries = [...this.#entries, entry];
       } catch (cause) {
         if (!(cause instanceof ApiProblem)) throw cause;

@@ -21,9 +21,9 @@ const safe = {
 /** A server whose clock is ahead, that takes what `answer` lets pass. */
 function server(answer: (entry: Entry) => Response | 'silent' = () => Response.json({}, { status: 201 }), aheadMs = 0) {
   const taken: Entry[] = [];
-  vi.stubGlobal('fetch', async (path: string, init?: { body: string }) => {
+  vi.stubGlobal('fetch', async (path: string, init?: { body?: string }) => {
     if (path === '/api/v1/clock') return Response.json({ nowMs: Date.now() + aheadMs });
-    if (!init) return Response.json({ nowMs: Date.now() + aheadMs, releases, entries: taken });
+    if (!init?.body) return Response.json({ nowMs: Date.now() + aheadMs, releases, entries: taken });
     const entry = JSON.parse(init.body) as Entry;
     const said = answer(entry);
     if (said === 'silent') throw new TypeError('network');
@@ -32,6 +32,12 @@ function server(answer: (entry: Entry) => Response | 'silent' = () => Response.j
   });
   return taken;
 }
+/** Makes an entry, and waits until it is sent or known not to be. */
+const add = async (log: LogState, draft: Parameters<LogState['add']>[0]) => {
+  const made = await log.add(draft);
+  await log.flush();
+  return made;
+};
 const open = async (entries: readonly Entry[] = []) => {
   const log = new LogState('s');
   log.take({ releases, entries, nowMs: Date.now() });
@@ -57,7 +63,7 @@ describe('the record on a device', () => {
   it('counts an entry at once, sends it with device, sequence and corrected clock, and keeps nothing that was taken', async () => {
     const taken = server(undefined, 90_000);
     const log = await open();
-    expect(await log.add(safe)).toBe(true);
+    expect(await add(log, safe)).toBe(true);
     expect(log.evidence.closed('S-SAFE', 'site')).toBe(true);
     expect([log.unsent.length, taken.length]).toEqual([0, 1]);
     const [entry] = taken;
@@ -69,8 +75,8 @@ describe('the record on a device', () => {
     let silent = true;
     const taken = server(() => (silent ? 'silent' : Response.json({}, { status: 201 })));
     const log = await open();
-    await log.add(safe);
-    await log.add({ kind: 'gate', subject: site, values: { gate: 'S-DOC', result: 'pass', evidence: 'drawings' } });
+    await add(log, safe);
+    await add(log, { kind: 'gate', subject: site, values: { gate: 'S-DOC', result: 'pass', evidence: 'drawings' } });
     expect([log.unsent.length, log.evidence.closed('S-SAFE', 'site'), taken.length]).toEqual([2, true, 0]);
     log.close();
     const again = await open();
@@ -86,8 +92,8 @@ describe('the record on a device', () => {
   it('keeps what two tabs of one browser entered, and loses none by the other', async () => {
     const taken = server(() => 'silent');
     const [one, other] = [await open(), await open()];
-    await one.add(safe);
-    await other.add({ kind: 'gate', subject: site, values: { gate: 'S-DOC', result: 'pass', evidence: 'drawings' } });
+    await add(one, safe);
+    await add(other, { kind: 'gate', subject: site, values: { gate: 'S-DOC', result: 'pass', evidence: 'drawings' } });
     one.close();
     other.close();
     const again = await open();
@@ -99,7 +105,7 @@ describe('the record on a device', () => {
     kept.set('bolt-yard.outbox.s.1', '{"id":"1","kind":"of another version"}');
     server();
     const log = await open();
-    await log.add(safe);
+    await add(log, safe);
     expect([log.unreadable, log.unsent.length, [...kept.keys()].includes('bolt-yard.outbox.s.1')]).toEqual([
       1,
       0,
@@ -110,24 +116,28 @@ describe('the record on a device', () => {
     const taken = server();
     const log = await open();
     const before = { releases, entries: [...taken], nowMs: Date.now() };
-    await log.add(safe);
+    await add(log, safe);
     log.take(before);
     expect([log.entries.length, log.evidence.closed('S-SAFE', 'site')]).toEqual([1, true]);
     await log.refresh();
     expect(log.entries.length).toBe(1);
+    const released = [...releases, { letter: 'B', atMs: Date.parse('2026-05-03T08:00:00Z'), design }];
+    log.take({ releases: released, entries: [...taken], nowMs: Date.now() });
+    log.take({ ...before, entries: [...taken] });
+    expect(log.current?.letter).toBe('B');
   });
   it('refuses at once what the rules refuse, and sends nothing', async () => {
     const taken = server();
     const log = await open();
     signOn.licensedUntil = '2020-01-01';
-    expect(await log.add(safe)).toBe(false);
+    expect(await add(log, safe)).toBe(false);
     expect(log.problem?.detail).toContain('licence');
     signOn.licensedUntil = '2099-12-31';
     signOn.instruments = [];
-    expect(await log.add({ kind: 'supply', subject: site, values: {} })).toBe(false);
+    expect(await add(log, { kind: 'supply', subject: site, values: {} })).toBe(false);
     expect(log.problem?.detail).toContain('measured with a multimeter');
     expect(
-      await log.add({ kind: 'gate', subject: site, values: { gate: 'S-SAFE', result: 'pass', evidence: 'x' } }),
+      await add(log, { kind: 'gate', subject: site, values: { gate: 'S-SAFE', result: 'pass', evidence: 'x' } }),
     ).toBe(false);
     expect(log.problem?.errors?.[0]?.pointer).toBe('/values/evidence');
     expect([taken.length, log.unsent.length]).toEqual([0, 0]);
@@ -140,7 +150,7 @@ describe('the record on a device', () => {
       ),
     );
     const log = await open();
-    await log.add(safe);
+    await add(log, safe);
     expect(log.refused.map((r) => r.why)).toEqual(['somebody opened the joint']);
     expect([log.unsent.length, log.evidence.closed('S-SAFE', 'site')]).toEqual([0, false]);
   });
@@ -153,17 +163,39 @@ describe('the record on a device', () => {
     const log = await open([new Crew(design).tick('S-SAFE', 'site', 'pass', { device: { id: 'p2' } })]);
     const made = () => [log.madeHere('gate', site), log.madeHere('waiver', site)];
     expect(made()).toEqual([0, 0]);
-    await log.add(safe);
+    await add(log, safe);
     expect(made()).toEqual([1, 0]);
-    await log.add({ ...safe, values: { ...safe.values, evidence: 'refuse this' } });
+    await add(log, { ...safe, values: { ...safe.values, evidence: 'refuse this' } });
     expect([log.refused.length, ...made()]).toEqual([1, 2, 0]);
     expect(log.madeHere('gate', { scope: 'inverter', id: 'inv-1' })).toBe(0);
+  });
+  it('goes on over a line that hangs: nobody waits for it, and what hangs is sent again', async () => {
+    vi.useFakeTimers();
+    const asked: string[] = [];
+    vi.stubGlobal('fetch', (path: string, { signal }: RequestInit) => {
+      asked.push(path);
+      return new Promise((_, reject) => signal?.addEventListener('abort', () => reject(new Error('hung up'))));
+    });
+    const log = new LogState('s');
+    log.take({ releases, entries: [], nowMs: Date.now() });
+    const opening = log.open();
+    await vi.advanceTimersByTimeAsync(3000);
+    await opening;
+    // The clock was asked for a moment ago: it is not waited for again.
+    expect(await log.add(safe)).toBe(true);
+    expect([log.busy, log.unsent.length, log.evidence.closed('S-SAFE', 'site')]).toEqual([false, 1, true]);
+    await vi.advanceTimersByTimeAsync(29_999);
+    expect(asked).toEqual(['/api/v1/clock', '/api/v1/sites/s/records']);
+    await vi.advanceTimersByTimeAsync(5001);
+    log.close();
+    expect(asked).toHaveLength(3);
+    expect(log.unsent.length).toBe(1);
   });
   it('says when the device keeps nothing', async () => {
     forgetfulDevice();
     server(() => 'silent');
     const log = await open();
-    await log.add(safe);
+    await add(log, safe);
     log.close();
     expect([log.unsent.length, log.forgetful]).toEqual([1, true]);
   });
@@ -183,7 +215,7 @@ describe('the record on a device', () => {
     const taken = server();
     const log = await open();
     expect([log.silent, log.readAtMs === null]).toEqual([false, false]);
-    await log.add(safe);
+    await add(log, safe);
     const answering = globalThis.fetch;
     for (const silence of [() => Promise.reject(new TypeError('network')), () => Response.json({}, { status: 503 })]) {
       vi.stubGlobal('fetch', silence);

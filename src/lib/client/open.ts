@@ -12,13 +12,16 @@ export async function opened<T>(path: string, fetch: typeof globalThis.fetch): P
   }
 }
 
+/** A field screen goes on with what the device knows where nobody speaks for so long, ms. */
+const RECORD_PATIENCE_MS = 15_000;
+
 /** The record of a site as the field screens open it; null where nobody answers: they go on with what the device knows. */
 export async function openedRecord(
   siteId: string,
   fetch: typeof globalThis.fetch,
 ): Promise<{ readonly record: OpenedRecord | null }> {
   try {
-    return { record: await read<OpenedRecord>(`/api/v1/sites/${siteId}/records`, fetch) };
+    return { record: await read<OpenedRecord>(`/api/v1/sites/${siteId}/records`, fetch, RECORD_PATIENCE_MS) };
   } catch (cause) {
     if (!(cause instanceof ApiProblem)) throw cause;
     if (nobodyAnswered(cause.problem)) return { record: null };

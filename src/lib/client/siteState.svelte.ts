@@ -14,7 +14,7 @@ import { reuseUnchanged } from '$core/kernel/reuseUnchanged';
 import type { ProblemDocument } from '$lib/schemas/problem';
 import type { Changed, StoredDesign } from '$lib/schemas/site';
 import { editRequest } from '$lib/schemas/site';
-import { ApiProblem, nobodyAnswered, post } from './api';
+import { ApiProblem, PATIENCE_MS, nobodyAnswered, post } from './api';
 import { Outbox } from './outbox';
 
 export interface VerdictChange {
@@ -250,7 +250,7 @@ export class SiteState {
   async #answered(what: 'edits' | 'undo' | 'redo', body: unknown): Promise<Changed | ProblemDocument | null> {
     while (!this.#closed) {
       try {
-        const answer = await post<Changed>(`/api/v1/sites/${this.siteId}/${what}`, body);
+        const answer = await post<Changed>(`/api/v1/sites/${this.siteId}/${what}`, body, PATIENCE_MS);
         this.unanswered = false;
         return answer;
       } catch (cause) {
