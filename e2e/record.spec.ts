@@ -10,7 +10,21 @@ async function permitted(page: Page, request: APIRequestContext): Promise<void> 
   await signOn(page);
   await passGate(page, 'Safe start of the day');
   await passGate(page, 'Permit to energise');
+  await expect(page.getByText('not sent yet')).toBeHidden();
 }
+
+/** From now on what is recorded hangs on its way, until it is let go. */
+async function hanging(page: Page): Promise<() => void> {
+  let letGo = (): void => undefined;
+  const slow = new Promise<void>((resolve) => (letGo = resolve));
+  await page.route('**/records', async (route) => {
+    await slow;
+    await route.continue();
+  });
+  return letGo;
+}
+
+const LINES = { 'L1–L2': '403', 'L2–L3': '403', 'L3–L1': '403' };
 
 test('a phone without signal keeps its entries over a reload, counts them, and sends them when somebody answers', async ({
   page,
@@ -45,8 +59,7 @@ test('a phone without signal keeps its entries over a reload, counts them, and s
 test('a danger stops the order where it stands, and a stale gate takes no signature', async ({ page, request }) => {
   await permitted(page, request);
   await confirmStep(page, 'remove locks, announce', 'all switches off');
-  const lines = { 'L1–L2': '403', 'L2–L3': '403', 'L3–L1': '403' };
-  await confirmStep(page, 'close the AC breaker', 'display awake', (order) => fill(order, lines), 10);
+  await confirmStep(page, 'close the AC breaker', 'display awake', (order) => fill(order, LINES), 10);
   await page.getByText('Report a danger').click();
   await page.getByLabel('What happened').selectOption({ label: 'joint opened, INV-08' });
   await page.locator('details').filter({ hasText: 'Report a danger' }).getByLabel('What was seen').fill('L2 loose');
@@ -64,12 +77,7 @@ test('a danger stops the order where it stands, and a stale gate takes no signat
 
 test('what is typed for the next step stays while the last one is still on its way', async ({ page, request }) => {
   await permitted(page, request);
-  let letGo = (): void => undefined;
-  const slow = new Promise<void>((resolve) => (letGo = resolve));
-  await page.route('**/records', async (route) => {
-    await slow;
-    await route.continue();
-  });
+  const letGo = await hanging(page);
   const order = page.getByRole('region', { name: /^Switching/ });
   await order.getByLabel('What was seen').fill('all switches off');
   await order.getByRole('button', { name: 'Done: confirm this step' }).click();
@@ -80,6 +88,20 @@ test('what is typed for the next step stays while the last one is still on its w
   await expect(page.getByText('not sent yet')).toBeHidden();
   await expect(order.getByLabel(/^L1–L2/)).toHaveValue('403');
   await expect(order.getByLabel('What was seen')).toHaveValue('display');
+});
+
+test('over a line that hangs the order of switching goes on: every step counts at once, and all are sent', async ({
+  page,
+  request,
+}) => {
+  await permitted(page, request);
+  const letGo = await hanging(page);
+  await confirmStep(page, 'remove locks, announce', 'all switches off');
+  await confirmStep(page, 'close the AC breaker', 'display awake', (order) => fill(order, LINES), 10);
+  await expect(page.getByText('2 entries are not sent yet')).toBeVisible();
+  letGo();
+  await expect(page.getByText('not sent yet')).toBeHidden();
+  await expect(page.getByText('Not taken')).toBeHidden();
 });
 
 test('a reading that is recorded, and a light taken over, leave what is typed beside them', async ({
