@@ -11,14 +11,11 @@ export class Item {
   after: readonly Item[] = NOTHING;
   /** The one before it in its chain. */
   before: Item | null = null;
-  /** Its chain, and its place in the one order that is walked. */
-  chain = 0;
+  /** Its place in the one order that is walked. */
   place = UNPLACED;
   done = false;
   /** Earliest time by everything before it in its chain, ms. */
   earliestMs = -Infinity;
-  /** Its clock contradicts its sequence, or what it names. */
-  contradicted = false;
 
   constructor(
     readonly entry: Entry | null,
@@ -95,14 +92,13 @@ export function chainsOf(
   for (const item of naming) item.after = [...named(item, names), ...item.after];
   const floorOf = ([first]: Chain) => floors.get(first?.entry?.device?.id ?? '') ?? -Infinity;
   settleTimes(chains, chains.map(floorOf));
-  chains.forEach((chain, c) => {
+  for (const chain of chains) {
     let before: Item | null = null;
     for (const i of chain) {
-      i.chain = c;
       i.before = before;
       before = i;
     }
-  });
+  }
   return chains;
 }
 const NO_FLOORS: ReadonlyMap<string, number> = new Map();
@@ -137,7 +133,6 @@ function settleTimes(chains: readonly Item[][], floors: readonly number[]): void
         if (other.lo > item.lo) {
           item.lo = other.lo;
           item.hi = Math.max(item.hi, item.lo);
-          item.contradicted = true;
           moved = true;
         }
     if (!moved) return;
@@ -153,7 +148,6 @@ function sequenced(chain: readonly Item[], floor: number): void {
   for (let i = chain.length - 1; i >= 0; i--) {
     const item = chain[i] as Item;
     hi = Math.min(hi, item.hi);
-    if (item.earliestMs > hi) item.contradicted = true;
     item.lo = Math.min(item.earliestMs, hi);
     item.hi = Math.max(item.earliestMs, hi);
   }

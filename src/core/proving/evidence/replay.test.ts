@@ -1,10 +1,13 @@
+import fc from 'fast-check';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { withStrings } from '../../strings/arrange';
 import { legalLayout } from '../../strings/layout/legalLayout';
 import { Crew } from '../../testing/crew';
 import { plane, siteOf } from '../../testing/examples';
+import { anyHistory } from '../../testing/randomRecord';
 import type { Entry } from '../entry';
 import { evidence } from '../evidence';
+import { stepsOf } from '../tables/energiseOrders';
 import { Application } from './apply';
 import type { Worked } from './worked';
 import { workedThrough } from './worked';
@@ -22,6 +25,9 @@ const work = (entries: readonly Entry[], was: Worked | null = null) =>
   workedThrough({ releases, entries: [...entries] }, NOW, was);
 const PARTS = ['S@site', `I@${UNIT}`, `I@${OTHER}`, ...strings.map((id) => `D@${id}`)];
 const stateOf = ({ replay }: Worked) => replay.states.map((s) => s.moment.text(PARTS)).sort();
+
+const EVERYWHERE = { least: 1, share: 0 };
+const idOf = (n: number) => `01969a00-0000-7000-8000-${String(n).padStart(12, '0')}`;
 
 const look = (entries: readonly Entry[]) => evidence({ releases, entries }, NOW);
 
@@ -138,7 +144,107 @@ describe('late mail', () => {
   });
 });
 
+describe('a log that can be taken up again behind every item', () => {
+  const BEGUN = 20;
+  const unit = { scope: 'inverter', id: UNIT } as const;
+  const startMs = day(BEGUN).nowMs + 600_000;
+  /** By whom, so many seconds on, known to so many seconds. */
+  const at = (id: string, seconds: number, known = 1) => ({
+    device: { id, roundTripMs: 2000 * known },
+    doneAt: new Date(startMs + 1000 * seconds).toISOString(),
+  });
+  /** A day's beginning, and what comes behind it, in steps and at once. */
+  const inSteps = (crew: Crew, ...steps: (readonly Entry[])[]) => {
+    let entries: readonly Entry[] = crew.entries.slice(0, BEGUN);
+    let was = workedThrough({ releases, entries }, NOW, null, EVERYWHERE);
+    for (const step of steps) {
+      entries = [...entries, ...step];
+      was = workedThrough({ releases, entries }, NOW, was);
+    }
+    return { inSteps: stateOf(was), whole: stateOf(workedThrough({ releases, entries }, NOW, null, EVERYWHERE)) };
+  };
+
+  it('is not taken up in the middle of work whose order is open', () => {
+    const crew = day(BEGUN);
+    crew.prove('I-MOUNT', UNIT, at('p1', 10));
+    // 95 to 105, 96 to 98, 97 to 107: the first and the last are open, the one between is another unit's.
+    crew.prove('I-MOUNT', UNIT, at('p2', 100, 5));
+    crew.prove('I-MOUNT', OTHER, at('p3', 97));
+    crew.add('happening', unit, { what: 'unit moved', seen: 'slipped' }, at('p4', 102, 5));
+    const next = crew.tick('I-PE', OTHER, 'fail', at('p5', 107));
+    const told = inSteps(crew, crew.entries.slice(BEGUN, -1), [next]);
+    expect(told.whole).toHaveLength(2);
+    expect(told.inSteps).toEqual(told.whole);
+  });
+  it('takes a thing that is done ahead of its place for done', () => {
+    const crew = day(BEGUN);
+    crew.prove('I-MOUNT', UNIT, at('p1', 10));
+    crew.prove('I-MOUNT', UNIT, at('p2', 100, 5));
+    crew.prove('I-MOUNT', OTHER, at('p3', 97));
+    crew.add('happening', unit, { what: 'unit moved', seen: 'slipped' }, at('p4', 102, 5));
+    // On the phone of the one before, and open beside the second: that one stands before both.
+    crew.tick('I-MOUNT', OTHER, 'fail', at('p4', 98));
+    const told = inSteps(crew, crew.entries.slice(BEGUN));
+    expect(told.inSteps).toEqual(told.whole);
+    expect(told.whole).toHaveLength(4);
+  });
+  it('knows late mail of no device, and of a place in the sequence that is taken', () => {
+    const crew = day(BEGUN);
+    const [first, second, alone] = [
+      crew.tick('I-MOUNT', UNIT, 'fail', { ...at('p2', 100), device: { id: 'p2', seq: 7 }, id: idOf(9002) }),
+      crew.prove('I-MOUNT', UNIT, { ...at('p2', 200), device: { id: 'p2', seq: 7 }, id: idOf(9001) }),
+      { ...crew.tick('I-PE', OTHER, 'fail', at('p3', 150)), device: null },
+    ];
+    for (const steps of [
+      [[first], [second]],
+      [[second], [first]],
+      [[first, second], [alone]],
+    ]) {
+      const told = inSteps(crew, ...steps);
+      expect(told.inSteps).toEqual(told.whole);
+    }
+  });
+
+  const RUNS = { numRuns: Math.min(400, 4 * Number(process.env['RANDOM_RUNS'] ?? 100)), seed: 71 };
+
+  it('comes to the same as the whole, in whatever order its mail comes and whatever its clocks say', () => {
+    fc.assert(
+      fc.property(anyHistory, fc.integer({ min: 0, max: 16 }), ({ h }, seed) => {
+        const placeOf = (e: Entry) => (e.id.charCodeAt(35) * 31 + seed) % 17;
+        const arrived = [...h.log.entries].sort((a, b) => placeOf(a) - placeOf(b));
+        let [done, nowMs] = [Math.floor((arrived.length * seed) / 17), h.nowMs];
+        const first = () => ({ ...h.log, entries: arrived.slice(0, done) });
+        let was = workedThrough(first(), nowMs, null, EVERYWHERE);
+        while (done < arrived.length) {
+          done += 1 + (seed % 3);
+          nowMs += done % 3 ? 0 : 90_000_000;
+          was = workedThrough(first(), nowMs, was);
+          const whole = workedThrough(first(), nowMs, null, EVERYWHERE);
+          const keys = ['S@site', 'I@inv-1', ...h.log.releases[0]!.design.strings.map((s) => `D@${s.id}`)];
+          const texts = ({ replay }: Worked) => replay.states.map((s) => s.moment.text(keys)).sort();
+          expect(texts(was)).toEqual(texts(whole));
+        }
+      }),
+      RUNS,
+    );
+  });
+});
+
 describe('midnights', () => {
+  it('that pass before work already on record are gone through where they belong', () => {
+    const crew = day(20);
+    const safe = crew.entries.find((e) => e.values['gate'] === 'S-SAFE') as Entry;
+    const tomorrow = new Date(Date.parse(safe.doneAt) + 24 * 3_600_000).toISOString();
+    // A phone whose clock is a day ahead: its safe start of tomorrow is known today already.
+    crew.prove('S-SAFE', 'site', { doneAt: tomorrow, device: { id: 'ahead' } });
+    const at = (nowMs: number, was: Worked | null) =>
+      workedThrough({ releases, entries: [...crew.entries] }, nowMs, was, EVERYWHERE);
+    const later = NOW + 24 * 3_600_000;
+    const today = at(NOW, null);
+    expect(stateOf(at(later, today))).toEqual(stateOf(at(later, null)));
+    expect(stateOf(at(later, today))).not.toEqual(stateOf(today));
+  });
+
   it('behind which nothing new lapses are not gone through again', () => {
     const crew = day(300);
     crew.wait(20 * 60);
@@ -234,6 +340,53 @@ describe('an order that clocks leave open', () => {
     };
     expect(told(6)).toEqual([64, strings.length - 6]);
     expect(told(7)).toEqual([1, strings.length - 7]);
+  });
+  it('of what comes to the same whichever was first is one state', () => {
+    const crew = day(20);
+    crew.prove('I-MOUNT', UNIT);
+    const subject = { scope: 'inverter', id: UNIT } as const;
+    for (let n = 0; n < 10; n++)
+      crew.add('happening', subject, { what: 'unit moved', seen: 'slipped' }, beside(`m${n}`));
+    expect(work(crew.entries).replay.states).toHaveLength(1);
+    expect(look(crew.entries).gate('I-MOUNT', UNIT)).toMatchObject({ state: 'stale', why: 'unit moved' });
+  });
+  it('is not tried for work that commutes: six strings on six phones while the day ends on a seventh', () => {
+    const crew = new Crew(design, '2026-05-04T06:00:00+02:00');
+    crew.site();
+    const near = (id: string) => ({ device: { id }, minutes: 0.001 });
+    for (const id of strings.slice(0, 6)) crew.prove('D-ID', id, near(`s-${id}`));
+    crew.tick('S-SAFE', 'site', 'fail', near('lead'));
+    // Each before the end of the day, or behind it and without proof.
+    expect(work(crew.entries).replay.states).toHaveLength(64);
+  });
+  it('kept as one of many states leaves a unit live that may have been switched on last', () => {
+    const many = siteOf(2, [plane('south', 18 * 16)]);
+    const wide = withStrings(many, legalLayout(many).strings);
+    const crew = new Crew(wide, '2026-05-04T06:00:00+02:00');
+    crew.site();
+    crew.unit(UNIT);
+    crew.step(UNIT, '1', 'LOCKED_OFF');
+    const near = (id: string) => ({ device: { id }, minutes: 0.001 });
+    crew.step(UNIT, '1', 'AC_CLOSED', near('r'));
+    crew.add('happening', { scope: 'inverter', id: UNIT }, { what: 'unit replaced', seen: 'burnt' }, near('s'));
+    const others = wide.strings.filter((s) => s.place?.inverterId === OTHER).map((s) => s.id);
+    for (const id of others.slice(0, 6)) {
+      crew.tick('D-ID', id, 'fail', { device: { id: `a-${id}` } });
+      crew.prove('D-ID', id, beside(`b-${id}`));
+    }
+    const log = { releases: [{ ...releases[0]!, design: wide }], entries: crew.entries };
+    expect(workedThrough(log, NOW, null).replay.states).toHaveLength(1);
+    expect(evidence(log, NOW).unit(UNIT)).toMatchObject({ switchOff: true, run: { live: true } });
+  });
+  it('of more orders than can be tried leaves a unit off where it was only being switched off', () => {
+    const crew = new Crew(design, '2026-05-04T06:00:00+02:00');
+    crew.site();
+    crew.unit(UNIT);
+    const near = (id: string) => ({ device: { id }, minutes: 0.001 });
+    crew.step(UNIT, 'off', stepsOf('off')[0]!.state, { device: { id: 'r0' } });
+    for (let n = 0; n < 13; n++) crew.tick('I-PE', UNIT, n % 2 ? 'pass' : 'fail', near(`r${n + 1}`));
+    crew.add('happening', { scope: 'inverter', id: UNIT }, { what: 'unit replaced', seen: 'burnt' }, near('s'));
+    expect(look(crew.entries).unit(UNIT)).toMatchObject({ switchOff: false, run: { live: false } });
   });
   it('of more orders than can be tried leaves a unit live that may have been switched on last', () => {
     const crew = new Crew(design, '2026-05-04T06:00:00+02:00');

@@ -28,9 +28,12 @@ interface Checkpoint {
   /** Earliest time at which each device goes on. */
   readonly floors: ReadonlyMap<string, number>;
 }
-/** Items between two checkpoints at the end of the log, where most news lands; further back they lie further apart: each holds a copy of the site. */
-const LEAST_APART = 128;
-const APART_SHARE = 1 / 4;
+/** Items between two checkpoints at the end of the log, where most news lands, and the share of what comes behind that they lie apart further back: each holds a copy of the site. */
+export interface Spacing {
+  readonly least: number;
+  readonly share: number;
+}
+const SPACING: Spacing = { least: 128, share: 1 / 4 };
 
 /** What came to be known since a replay. */
 export interface News {
@@ -50,8 +53,6 @@ export class Replay {
   /** Last place of what is done. */
   #furthest: number;
   readonly #floors: Map<string, number>;
-  /** Place of the last item whose clock contradicts something; −1 where none does. */
-  readonly #contradictedTo: number;
   /** So many items apart, and one behind the last item. */
   readonly #checkpoints: Checkpoint[];
   readonly #end: Checkpoint;
@@ -64,6 +65,7 @@ export class Replay {
     readonly items: readonly Item[],
     from: Checkpoint,
     earlier: readonly Checkpoint[],
+    private readonly spacing: Spacing,
   ) {
     this.#checkpoints = [...earlier];
     this.#touching = new Touching(unitsOf);
@@ -73,33 +75,36 @@ export class Replay {
     this.#apart = new Set(from.apart);
     this.#floors = new Map(from.floors);
     for (let i = from.at; i < items.length; i++) (items[i] as Item).place = i;
-    this.#contradictedTo = items.findLastIndex((i) => i.contradicted);
     this.#end = this.#run(from.hi);
   }
 
   /** From the first item on. */
-  static whole(known: Known, entries: readonly Entry[], ticksMs: readonly number[], unitsOf: UnitsOf): Replay {
+  static whole(
+    known: Known,
+    entries: readonly Entry[],
+    ticksMs: readonly number[],
+    unitsOf: UnitsOf,
+    spacing = SPACING,
+  ): Replay {
     const items = inOneOrder(chainsOf(entries, known.releases, ticksMs));
     const start = { at: 0, hi: -Infinity, states: [Moment.blank()], apart: new Set<PartKey>(), floors: new Map() };
-    return new Replay(known, unitsOf, items, start, [start]);
+    return new Replay(known, unitsOf, items, start, [start], spacing);
   }
 
-  /** Taken up again before the first item that the news concerns; null where clocks contradict each other there, and all has to be looked at. */
-  resumed(known: Known, news: News): Replay | null {
+  /** Taken up again before the first item that the news concerns: what is surely before it neither moves nor is moved, whatever the clocks behind it say. */
+  resumed(known: Known, news: News): Replay {
     const from = this.#concernedFrom(news);
     const start = [...this.#checkpoints, this.#end].findLast((c) => c.hi < from) as Checkpoint;
     const { at } = start;
-    if (at <= this.#contradictedTo) return null;
     const tail = this.items.slice(at);
     const entries = [...tail.flatMap((i) => i.entry ?? []), ...news.entries];
     const ticks = new Set([...tail.flatMap((i) => i.tickMs ?? []), ...news.ticksMs]);
     const releases = tail.flatMap((i) => i.release ?? []);
     const after = inOneOrder(chainsOf(entries, releases, [...ticks], start.floors));
-    if (this.#contradictedTo >= 0 && after.some((i) => i.contradicted)) return null;
     for (const { id } of entries) known.notes.delete(id);
     const items = this.items.slice(0, at).concat(after);
     const earlier = this.#checkpoints.filter((c) => c.at <= at);
-    return new Replay(known, this.unitsOf, items, start, earlier);
+    return new Replay(known, this.unitsOf, items, start, earlier, this.spacing);
   }
 
   /** Earliest time that the news concerns, ms: what is surely before it stays as it is. */
@@ -119,10 +124,11 @@ export class Replay {
       const { entry, lo } = this.items[i] as Item;
       if (!entry) continue;
       if (wanted.delete(entry.id)) from = Math.min(from, lo);
-      const seq = entry.device && least.get(entry.device.id);
-      if (entry.device === null || seq === undefined || seq === null) continue;
-      if (entry.device.seq >= seq) from = Math.min(from, lo);
-      else least.delete(entry.device.id);
+      const { device } = entry;
+      const seq = device ? least.get(device.id) : undefined;
+      if (!device || seq === undefined) continue;
+      if (device.seq >= seq) from = Math.min(from, lo);
+      else least.delete(device.id);
     }
     return from;
   }
@@ -136,7 +142,8 @@ export class Replay {
     let latest = hi;
     for (; this.#next < this.items.length; this.#next++) {
       const last = this.#checkpoints.at(-1)?.at ?? 0;
-      const apart = Math.max(LEAST_APART, APART_SHARE * (this.items.length - this.#next));
+      const { least, share } = this.spacing;
+      const apart = Math.max(least, share * (this.items.length - this.#next));
       if (this.#next - last >= apart && this.#furthest < this.#next) this.#checkpoints.push(this.#here(latest));
       const item = this.items[this.#next] as Item;
       latest = Math.max(latest, item.hi);
@@ -154,14 +161,13 @@ export class Replay {
     return { at: this.#next, hi, states, apart: new Set(this.#apart), floors: new Map(this.#floors) };
   }
 
-  /** Items not done that may have come before this one and do not commute with it. */
+  /** Items that may have come before this one and do not commute with it. None of them is done: it would have taken this one along. */
   #conflicts(item: Item): Item[] | null {
     let found: Item[] | null = null;
     for (let i = this.#next; i < this.items.length; i++) {
       const other = this.items[i] as Item;
       if (other.lo > item.hi) break;
-      if (other === item || other.done || other.chain === item.chain || !this.#touching.dependent(item, other))
-        continue;
+      if (other === item || !this.#touching.dependent(item, other)) continue;
       if (!precedes(item, other) && !precedes(other, item)) (found ??= []).push(other);
     }
     return found;
@@ -224,12 +230,7 @@ export class Replay {
   #distinct(states: readonly Application[]): Application[] {
     if (states.length < 2) return [...states];
     const keys = new Set(states.flatMap((s) => [...(s.moment.touched ?? [])]));
-    const found = new Map<string, Application>();
-    for (const s of states) {
-      const text = s.moment.text(keys);
-      if (!found.has(text)) found.set(text, s);
-    }
-    return [...found.values()];
+    return [...new Map(states.map((s) => [s.moment.text(keys), s])).values()];
   }
 
   #settle(items: readonly Item[], states: readonly Application[]): void {

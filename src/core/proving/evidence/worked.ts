@@ -7,6 +7,7 @@ import { bothLapses, lapsesOf } from './lapses';
 import type { Release, SiteLog } from './log';
 import { Neighbours } from './neighbours';
 import type { UnitsOf } from './ordering';
+import type { Spacing } from './replay';
 import { Replay } from './replay';
 import { Times } from './times';
 import type { Memory } from './verdicts';
@@ -34,13 +35,13 @@ export interface Worked {
 }
 
 /** Works a log through. `was`: an earlier state of it, from which only what is new is worked through where that is enough. */
-export function workedThrough(log: SiteLog, nowMs: number, was: Worked | null): Worked {
-  return (was && workedOn(was, log, nowMs)) ?? workedAnew(log, nowMs, was);
+export function workedThrough(log: SiteLog, nowMs: number, was: Worked | null, spacing?: Spacing): Worked {
+  return (was && workedOn(was, log, nowMs)) ?? workedAnew(log, nowMs, was, spacing);
 }
 
 const zoneOf = (log: SiteLog): string | null => log.releases.at(-1)?.design.survey.timeZone ?? null;
 
-function workedAnew(log: SiteLog, nowMs: number, was: Worked | null): Worked {
+function workedAnew(log: SiteLog, nowMs: number, was: Worked | null, spacing: Spacing | undefined): Worked {
   const byId = EntryIndex.of(log.entries);
   const entries = byId.values();
   const zone = zoneOf(log);
@@ -51,7 +52,7 @@ function workedAnew(log: SiteLog, nowMs: number, was: Worked | null): Worked {
   const lapses = lapsesOf(entries, times.zone, nowMs);
   const unitsOf = unitsIn(log.releases);
   const known = { releases: log.releases, verdicts, entries: byId, times, zone, lapsing: lapses, notes: new Map() };
-  const replay = Replay.whole(known, entries, [...lapses.keys()], unitsOf);
+  const replay = Replay.whole(known, entries, [...lapses.keys()], unitsOf, spacing);
   const untilMs = dayEndMs(nowMs, times.zone);
   return {
     log,
@@ -84,7 +85,6 @@ function workedOn(was: Worked, log: SiteLog, nowMs: number): Worked | null {
   const ticksMs = [...lapses].filter(([ms, keys]) => was.kept.lapses.get(ms)?.size !== keys.size).map(([ms]) => ms);
   const changed = verdicts.changedBy(added, was.verdicts, log.releases);
   const replay = was.replay.resumed(known, { entries: added, ticksMs, changed });
-  if (!replay) return null;
   const untilMs = dayEndMs(nowMs, times.zone);
   const kept = { ...was.kept, neighbours, lapses };
   return { log, nowMs, untilMs, entries, zone, known, verdicts, replay, kept };
