@@ -104,6 +104,34 @@ test('over a line that hangs the order of switching goes on: every step counts a
   await expect(page.getByText('Not taken')).toBeHidden();
 });
 
+test('what the server does not take is said with its reason, over a reload too, until somebody has seen it', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/energise`);
+  await signOn(page);
+  const refusal = { type: 'about:blank', title: 'Refused', status: 422, detail: 'Somebody else ended the day.' };
+  await page.route('**/records', (route) =>
+    route.request().method() === 'POST' ? route.fulfill({ status: 422, json: refusal }) : route.continue(),
+  );
+  const gate = page.getByRole('button', { name: /Safe start of the day/ });
+  await gate.click();
+  await page.getByLabel('What was seen or measured').fill('points named');
+  await page.getByRole('button', { name: 'Sign: passed' }).click();
+  const said = page.getByRole('alert').filter({ hasText: /^Not taken, site at/ });
+  await expect(said).toContainText('Somebody else ended the day.');
+  await expect(page.getByText('On record.')).toBeHidden();
+  await expect(gate).not.toHaveAccessibleName(/passed/);
+  await open(page, `/sites/${site}/energise`);
+  await expect(said).toContainText('points named');
+  await said.getByRole('button', { name: 'Seen' }).click();
+  await expect(said).toBeHidden();
+  await open(page, `/sites/${site}/energise`);
+  await expect(gate).toBeVisible();
+  await expect(said).toBeHidden();
+});
+
 test('a reading that is recorded, and a light taken over, leave what is typed beside them', async ({
   page,
   request,

@@ -1,5 +1,6 @@
 import { getContext, setContext, untrack } from 'svelte';
 import { v7 as uuidv7 } from 'uuid';
+import { z } from 'zod';
 import type { Instrument } from '$core/equipment/instrument';
 import type { Verdict } from '$core/kernel/check';
 import { worstCheck } from '$core/kernel/check';
@@ -27,8 +28,10 @@ export interface Draft {
   readonly reason?: string | null;
 }
 
-/** An entry that the server would not take, with why. */
+/** An entry that the server would not take, with why; kept on the device until somebody has seen it. */
+const refusedSchema = z.object({ id: z.string(), entry: recordSchema, why: z.string() });
 export interface Refused {
+  readonly id: string;
   readonly entry: Entry;
   readonly why: string;
 }
@@ -57,6 +60,9 @@ export class LogState {
   /** In the order in which they are sent. */
   unsent = $state.raw<readonly Entry[]>([]);
   refused = $state.raw<readonly Refused[]>([]);
+  #seen = $state.raw<ReadonlySet<string>>(new Set());
+  /** Refusals that nobody has seen yet. */
+  readonly unseen: readonly Refused[] = $derived(this.refused.filter((r) => !this.#seen.has(r.id)));
   /** Entries kept on this device that this version does not read: they are not sent, and stay where they are. */
   unreadable = $state(0);
   /** The device does not keep what is not sent: a reload would lose it. */
@@ -65,8 +71,8 @@ export class LogState {
   problem = $state.raw<ProblemDocument | null>(null);
   /** Verdict of the last entry made here. */
   verdict = $state<Verdict | null>(null);
-  /** An entry was made here since the last try. */
-  made = $state(false);
+  /** The entry that was made here last, unless it was not taken; null since the last try. */
+  made = $state<string | null>(null);
   /** When the record was read last, by the server's clock, ms; null before it was. */
   readAtMs = $state<number | null>(null);
   /** Nobody answered when it was asked for last. */
@@ -75,6 +81,7 @@ export class LogState {
   #clock: Clock = { offsetMs: 0, roundTripMs: 0, atMs: 0 };
   #clockAskedMs = 0;
   readonly #outbox: Outbox<Entry>;
+  readonly #refusals: Outbox<Refused>;
   #sending: Promise<void> | null = null;
   #timer: ReturnType<typeof setTimeout> | null = null;
 
@@ -91,6 +98,7 @@ export class LogState {
 
   constructor(readonly siteId: string) {
     this.#outbox = new Outbox(`bolt-yard.outbox.${siteId}`, recordSchema);
+    this.#refusals = new Outbox(`bolt-yard.refused.${siteId}`, refusedSchema);
   }
 
   /** How many entries of a kind about a part were made on this device, taken or refused: a form begins anew with each of its own, and with nobody else's. */
@@ -128,6 +136,7 @@ export class LogState {
     const { items, unreadable } = this.#outbox.read();
     this.unsent = items;
     this.unreadable = unreadable;
+    this.refused = this.#refusals.read().items;
     await this.#setClock();
     void this.flush();
   }
@@ -185,7 +194,7 @@ export class LogState {
     this.busy = true;
     this.problem = null;
     this.verdict = null;
-    this.made = false;
+    this.made = null;
     try {
       const made = await this.#entryOf(draft);
       if (!('kind' in made)) {
@@ -203,7 +212,7 @@ export class LogState {
       this.#nowMs = this.serverNowMs;
       const { checks } = after.judgement(made);
       this.verdict = checks.length ? worstCheck(checks) : null;
-      this.made = true;
+      this.made = made.id;
       void this.flush();
       return true;
     } finally {
@@ -225,14 +234,22 @@ export class LogState {
       } catch (cause) {
         if (!(cause instanceof ApiProblem)) throw cause;
         if (nobodyAnswered(cause.problem) || cause.problem.status >= 500) return this.#later();
-        this.refused = [...this.refused, { entry, why: cause.problem.detail }];
-        this.problem = cause.problem;
+        const refused = { id: entry.id, entry, why: cause.problem.detail };
+        this.refused = [...this.refused, refused];
+        this.#refusals.keep(refused);
+        if (this.made === entry.id) this.made = null;
         // Somebody else's entry stands in the way: look at what is there now.
         await this.refresh();
       }
       this.unsent = this.unsent.filter((e) => e !== entry);
       this.#outbox.forget(entry.id);
     }
+  }
+
+  /** Somebody has seen that an entry was not taken. */
+  see(id: string): void {
+    this.#seen = new Set([...this.#seen, id]);
+    this.#refusals.forget(id);
   }
 
   #later(): void {

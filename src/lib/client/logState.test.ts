@@ -153,6 +153,14 @@ describe('the record on a device', () => {
     await add(log, safe);
     expect(log.refused.map((r) => r.why)).toEqual(['somebody opened the joint']);
     expect([log.unsent.length, log.evidence.closed('S-SAFE', 'site')]).toEqual([0, false]);
+    expect([log.made, log.problem]).toEqual([null, null]);
+    // It is said until somebody has seen it, over a reload too; a form that began anew with it stays as it is.
+    const again = await open();
+    expect([again.unseen.map((r) => r.entry.values), again.unsent.length]).toEqual([[safe.values], 0]);
+    const made = again.madeHere('gate', site);
+    again.see(again.unseen[0]?.id ?? '');
+    expect([again.unseen, again.madeHere('gate', site)]).toEqual([[], made]);
+    expect((await open()).refused).toEqual([]);
   });
   it('counts what was made here of a kind and a part, taken or refused, and nothing of others', async () => {
     server((entry) =>

@@ -3,7 +3,7 @@
   import { signOn } from '$lib/client/signOn.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
-  import { lineOfEntry } from './words';
+  import { lineOfEntry, partName, when } from './words';
 
   const log = useLog();
   const time = (ms: number) => new Date(ms).toTimeString().slice(0, 5);
@@ -40,7 +40,9 @@
     {log.unreadable === 1 ? 'entry' : 'entries'} kept on this device by another version of Bolt Yard cannot be read by this
     one: not sent, not counted. Look at what is missing on the record, and enter it again.
   </p>{/if}
-{#each log.refused as r (r.entry.id)}<p class="border-l-4 border-stop bg-sheet px-3 py-2" role="alert">
-    Not taken: {lineOfEntry(r.entry)}. {r.why}
+{#each log.unseen as r (r.id)}<p class="border-l-4 border-stop bg-sheet px-3 py-2" role="alert">
+    Not taken{log.current ? `, ${partName(r.entry.subject.id, log.current.design)}` : ''} at
+    <span class="num">{when(r.entry.doneAt)}</span>: {lineOfEntry(r.entry)}. {r.why}
+    <button type="button" class="underline" onclick={() => log.see(r.id)}>Seen</button>
   </p>{/each}
 <Trouble problem={log.problem} ondismiss={() => (log.problem = null)} />

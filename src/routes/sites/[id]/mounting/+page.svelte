@@ -14,6 +14,7 @@
   import WallSearch from '$lib/stages/mounting/WallSearch.svelte';
   import WallTable from '$lib/stages/mounting/WallTable.svelte';
   import Stage from '$lib/ui/Stage.svelte';
+  import LogStatus from '$lib/ui/record/LogStatus.svelte';
   import MarginLedger from '$lib/ui/ledger/MarginLedger.svelte';
 
   let { data } = $props();
@@ -52,10 +53,12 @@
       <WallSearch {wall} {results} />
       {#if unit && unit.wall === wall}<LiftCard {unit} {checks} /><SunOnUnit {unit} />{/if}
       <SetOut {wall} hung={onWall} />
-      {#if unit && unit.wall === wall}<Receiving {unit} /><AsDrilled {unit} />{#key unit.unit.id}<Tightening
-            {unit}
-            {onWall}
-          />{/key}{/if}
+      {#if unit && unit.wall === wall}
+        <LogStatus />
+        <Receiving {unit} />
+        <AsDrilled {unit} />
+        {#key unit.unit.id}<Tightening {unit} {onWall} />{/key}
+      {/if}
     {/if}
     <WallTable {results} onpick={(id) => (wallId = id)} />
     <BodyTable />
