@@ -164,24 +164,25 @@ describe('a log that can be taken up again behind every item', () => {
     return { inSteps: stateOf(was), whole: stateOf(workedThrough({ releases, entries }, NOW, null, EVERYWHERE)) };
   };
 
-  it('is not taken up in the middle of work whose order is open', () => {
+  /** 95 to 105, 96 to 98, 97 to 107 seconds on: the first and the last are open, the one between is another unit's. */
+  function openWork(): Crew {
     const crew = day(BEGUN);
     crew.prove('I-MOUNT', UNIT, at('p1', 10));
-    // 95 to 105, 96 to 98, 97 to 107: the first and the last are open, the one between is another unit's.
     crew.prove('I-MOUNT', UNIT, at('p2', 100, 5));
     crew.prove('I-MOUNT', OTHER, at('p3', 97));
     crew.add('happening', unit, { what: 'unit moved', seen: 'slipped' }, at('p4', 102, 5));
+    return crew;
+  }
+
+  it('is not taken up in the middle of work whose order is open', () => {
+    const crew = openWork();
     const next = crew.tick('I-PE', OTHER, 'fail', at('p5', 107));
     const told = inSteps(crew, crew.entries.slice(BEGUN, -1), [next]);
     expect(told.whole).toHaveLength(2);
     expect(told.inSteps).toEqual(told.whole);
   });
   it('takes a thing that is done ahead of its place for done', () => {
-    const crew = day(BEGUN);
-    crew.prove('I-MOUNT', UNIT, at('p1', 10));
-    crew.prove('I-MOUNT', UNIT, at('p2', 100, 5));
-    crew.prove('I-MOUNT', OTHER, at('p3', 97));
-    crew.add('happening', unit, { what: 'unit moved', seen: 'slipped' }, at('p4', 102, 5));
+    const crew = openWork();
     // On the phone of the one before, and open beside the second: that one stands before both.
     crew.tick('I-MOUNT', OTHER, 'fail', at('p4', 98));
     const told = inSteps(crew, crew.entries.slice(BEGUN));
