@@ -91,6 +91,7 @@ test.describe('on a phone', () => {
     await expect(box.getByRole('img', { name: 'Photo 1' })).toBeVisible();
     await box.getByRole('button', { name: 'Record the box' }).click();
 
+    await expect(page.getByRole('status').filter({ hasText: /^On record/ })).toBeVisible();
     await expect(box).toContainText('anchor with washer: 3 of 4 whole, 1 short');
     await expect(box).toContainText('damaged: the packaging');
     await expect(box).toContainText('0 of 6 units of this type');

@@ -136,6 +136,17 @@ test('what is typed counts for the key that follows it before anything is painte
   await keysAtOnce(page, [{ key: 'Tab' }, { key: 'Delete' }]);
   await saved(page);
   await expect(await cellOf(page, 'INV-01', /^Length/)).toHaveText('47');
+  // Undo in the same moment does not take the change before it back: it is free once what was typed is saved.
+  const row = page.getByRole('row', { name: /^INV-01/ });
+  const emptied = await row.innerText();
+  await (await cellOf(page, 'INV-01', /^Length/)).click();
+  await page.keyboard.type('52');
+  await keysAtOnce(page, [{ key: 'Enter' }, { key: 'z', ctrlKey: true }]);
+  await expect(await cellOf(page, 'INV-01', /^Length/)).toHaveText('52');
+  await saved(page);
+  await page.keyboard.press('Control+z');
+  await expect(await cellOf(page, 'INV-01', /^Length/)).toHaveText('47');
+  expect(await row.innerText()).toBe(emptied);
 });
 
 test('the schedule goes out as CSV and comes back changed, a wrong row told with its number', async ({

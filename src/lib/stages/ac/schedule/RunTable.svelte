@@ -102,6 +102,7 @@
   const SORTED = { asc: 'ascending', desc: 'descending' } as const;
 </script>
 
+<!-- What was typed last stands before any command: an undo in the same moment must not reach the change before it. -->
 <svelte:window
   onkeydowncapture={(event) => (event.ctrlKey || event.metaKey) && grid.settle()}
   onbeforeprint={() => (printing = true)}
