@@ -104,6 +104,66 @@ test('anything is found by typing, and every shortcut stands on one sheet', asyn
   await expect(page).toHaveURL(/\/ac$/);
 });
 
+test('from one site straight to another, what is entered is entered there, and nothing of the first stays', async ({
+  page,
+  request,
+}) => {
+  const first = await demoSite(request);
+  const made = await request.post('/api/v1/sites', { data: { name: 'Quarry shed 7' } });
+  const { siteId: second } = (await made.json()) as { siteId: string };
+  await open(page, `/sites/${first}/links`);
+  await page.getByRole('combobox', { name: 'Bit rate' }).selectOption('4800');
+  await saved(page);
+  await page.keyboard.press('Control+k');
+  await page.getByRole('dialog').getByRole('combobox').fill('quarry shed 7');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(new RegExp(`/sites/${second}/survey$`));
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Quarry shed 7');
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await page.getByLabel('Place', { exact: true }).fill('Steinhagen');
+  await page.getByLabel('Place', { exact: true }).press('Enter');
+  await saved(page);
+  const place = async (id: string) => {
+    const { design } = (await (await request.get(`/api/v1/sites/${id}`)).json()) as {
+      design: { survey: { place: string } };
+    };
+    return design.survey.place;
+  };
+  await expect.poll(() => place(second)).toBe('Steinhagen');
+  expect(await place(first)).not.toBe('Steinhagen');
+
+  await page.goBack();
+  await expect(page.getByRole('combobox', { name: 'Bit rate' })).toHaveValue('4800');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Tarnholm ice rink');
+});
+
+test('the record of one site is never taken for that of another', async ({ page, request }) => {
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  const first = await demoSite(request);
+  const made = await request.post('/api/v1/sites', { data: { name: 'Quarry shed 8' } });
+  const { siteId: second } = (await made.json()) as { siteId: string };
+  await open(page, `/sites/${first}/energise`);
+  const gates = page.getByRole('region', { name: /^Gates of/ });
+  await expect(gates.first()).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await page.getByRole('dialog').getByRole('combobox').fill('quarry shed 8');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(new RegExp(`/sites/${second}/survey$`));
+  await page.getByRole('link', { name: 'Energise', exact: true }).click();
+  await expect(page).toHaveURL(new RegExp(`/sites/${second}/energise$`));
+  await expect(page.getByText('Nothing is released yet')).toBeVisible();
+  await expect(gates).toHaveCount(0);
+  // The same screen of the one, then of the other, with nothing between.
+  await page.evaluate(() => history.go(-2));
+  await expect(page).toHaveURL(new RegExp(`/sites/${first}/energise$`));
+  await expect(gates.first()).toBeVisible();
+  await page.evaluate(() => history.go(2));
+  await expect(page.getByText('Nothing is released yet')).toBeVisible();
+  await expect(gates).toHaveCount(0);
+  expect(errors).toEqual([]);
+});
+
 test('the ledger stands by rule, is searched, and leads to the object', async ({ page, request }) => {
   const site = await demoSite(request);
   await open(page, `/sites/${site}/strings`);

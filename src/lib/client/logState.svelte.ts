@@ -1,4 +1,3 @@
-import { getContext, setContext, untrack } from 'svelte';
 import { v7 as uuidv7 } from 'uuid';
 import { z } from 'zod';
 import type { Instrument } from '$core/equipment/instrument';
@@ -16,7 +15,7 @@ import type { ProblemDocument } from '$lib/schemas/problem';
 import { ApiProblem, PATIENCE_MS, nobodyAnswered, post, read } from './api';
 import type { Clock } from './device';
 import { deviceId, lastClock, measureClock, nextSeq } from './device';
-import { Outbox } from './outbox';
+import { Outbox, entryBox } from './outbox';
 import { instrumentFor, signOn, withOffset } from './signOn.svelte';
 
 /** What a page hands over for an entry; who, when, with what, on which device and release is added here. */
@@ -97,7 +96,7 @@ export class LogState {
   });
 
   constructor(readonly siteId: string) {
-    this.#outbox = new Outbox(`bolt-yard.outbox.${siteId}`, recordSchema);
+    this.#outbox = new Outbox(entryBox(siteId), recordSchema);
     this.#refusals = new Outbox(`bolt-yard.refused.${siteId}`, refusedSchema);
   }
 
@@ -267,18 +266,3 @@ export class LogState {
     }
   }
 }
-
-/** The log of the open site, fed with what its page read. */
-export function useLogOf(read: () => { readonly record: OpenedRecord | null }): LogState {
-  const log = useLog();
-  untrack(() => log.take(read().record));
-  $effect(() => {
-    const { record } = read();
-    untrack(() => log.take(record));
-  });
-  return log;
-}
-
-const KEY = Symbol('log');
-export const provideLog = (state: LogState): LogState => setContext(KEY, state);
-export const useLog = (): LogState => getContext<LogState>(KEY);

@@ -7,24 +7,37 @@ export interface Kept<T> {
   readonly unreadable: number;
 }
 
+/** Where entries of the record wait on a device until the server has them. */
+export const entryBox = (siteId: string): string => `bolt-yard.outbox.${siteId}`;
+
+/** Everything that is kept in a box, by its keys. */
+const keysOf = (name: string): readonly string[] =>
+  Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '').filter((key) =>
+    key.startsWith(`${name}.`),
+  );
+
+/** Whether anything is kept in a box, read or not. */
+export function waits(name: string): boolean {
+  try {
+    return keysOf(name).length > 0;
+  } catch {
+    return false;
+  }
+}
+
 /**
  * What the server has not acknowledged yet, or nobody has sent: kept on the device, over reloads and days without signal. Each stands by itself
  * under its id, which grows with time: tabs of one browser never write over each other's.
  */
 export class Outbox<T extends { readonly id: string }> {
-  readonly #prefix: string;
-
   constructor(
-    name: string,
+    private readonly name: string,
     private readonly schema: z.ZodType<T>,
-  ) {
-    this.#prefix = `${name}.`;
-  }
+  ) {}
 
   read(): Kept<T> {
     try {
-      const keys = Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '');
-      const own = keys.filter((key) => key.startsWith(this.#prefix)).sort();
+      const own = [...keysOf(this.name)].sort();
       const items = own.flatMap((key) => this.#parsed(localStorage.getItem(key) ?? '') ?? []);
       return { items, unreadable: own.length - items.length };
     } catch {
@@ -43,7 +56,7 @@ export class Outbox<T extends { readonly id: string }> {
   /** False where the device keeps nothing: the person is told that a reload would lose what is not sent. */
   keep(item: T): boolean {
     try {
-      localStorage.setItem(this.#prefix + item.id, JSON.stringify(item));
+      localStorage.setItem(`${this.name}.${item.id}`, JSON.stringify(item));
       return true;
     } catch {
       return false;
@@ -52,7 +65,7 @@ export class Outbox<T extends { readonly id: string }> {
 
   forget(id: string): void {
     try {
-      localStorage.removeItem(this.#prefix + id);
+      localStorage.removeItem(`${this.name}.${id}`);
     } catch {
       // What keeps nothing has nothing to forget.
     }

@@ -77,8 +77,10 @@ export class SiteState {
     this.take(stored);
   }
 
-  /** Shows what the server has, when nothing of ours is on its way. */
+  /** Shows what the server has, when nothing of ours is on its way. Throws RangeError for what belongs to another site. */
   take(stored: StoredDesign): void {
+    if (stored.siteId !== this.siteId)
+      throw new RangeError(`stored.siteId must be ${this.siteId} (got ${stored.siteId})`);
     // Asked for before our last change was taken, and come after: what is here is newer.
     if (this.pending > 0 || stored.revision < this.revision) return;
     this.#confirmed = this.design = reuseUnchanged(this.design, stored.design);

@@ -137,6 +137,13 @@ describe('the open site', () => {
     site.take({ siteId: 's', revision: 3, design: renamed, undoes: 'theirs', redoes: null });
     expect([site.revision, site.design.board.label, site.undoes]).toEqual([3, 'Of somebody else', 'theirs']);
   });
+  it('is never that of another site', () => {
+    server();
+    const site = open();
+    const other = { siteId: 'other', revision: 9, design, undoes: null, redoes: null };
+    expect(() => site.take(other)).toThrow(new RangeError('stored.siteId must be s (got other)'));
+    expect([site.siteId, site.revision]).toEqual(['s', 1]);
+  });
   it('refuses at once what core refuses, and sends nothing', async () => {
     const asked = server();
     const site = open();

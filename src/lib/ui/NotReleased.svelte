@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { useLog } from '$lib/client/logState.svelte';
+  import { useLog } from '$lib/client/useLog.svelte';
   import LogStatus from './record/LogStatus.svelte';
 
   const log = useLog();

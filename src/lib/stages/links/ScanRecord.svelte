@@ -2,7 +2,7 @@
   import { busesOf, devicesOn } from '$core/links/buses';
   import { plannedOf } from '$core/links/field/planned';
   import { BUS_SCAN } from '$core/proving/kinds/busScan';
-  import { useLog } from '$lib/client/logState.svelte';
+  import { useLog } from '$lib/client/useLog.svelte';
   import type { ScanResult } from '$lib/schemas/field';
   import EntryForm from '$lib/ui/record/EntryForm.svelte';
   import NewestEntry from '$lib/ui/record/NewestEntry.svelte';

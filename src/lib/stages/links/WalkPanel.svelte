@@ -9,7 +9,7 @@
   import type { ChainDevice } from '$core/links/part';
   import { ADDRESSED } from '$core/proving/kinds/addressed';
   import { SET_UP } from '$core/proving/kinds/setUp';
-  import { useLog } from '$lib/client/logState.svelte';
+  import { useLog } from '$lib/client/useLog.svelte';
   import { scanRequest } from '$lib/schemas/field';
   import { signOn } from '$lib/client/signOn.svelte';
   import { useSite } from '$lib/client/siteState.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { WAY_TEST } from '$core/proving/kinds/wayTest';
   import { wayPart } from '$core/proving/links/parts';
-  import { useLog } from '$lib/client/logState.svelte';
+  import { useLog } from '$lib/client/useLog.svelte';
   import EntryForm from '$lib/ui/record/EntryForm.svelte';
   import NewestEntry from '$lib/ui/record/NewestEntry.svelte';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { HungUnit } from '$core/mounting/results';
   import { AS_DRILLED } from '$core/proving/kinds/asDrilled';
-  import { useLog } from '$lib/client/logState.svelte';
+  import { useLog } from '$lib/client/useLog.svelte';
   import EntryForm from '$lib/ui/record/EntryForm.svelte';
   import NewestEntry from '$lib/ui/record/NewestEntry.svelte';
 

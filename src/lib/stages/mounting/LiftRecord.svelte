@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { HungUnit } from '$core/mounting/results';
   import { LIFT } from '$core/proving/kinds/lift';
-  import { useLog } from '$lib/client/logState.svelte';
+  import { useLog } from '$lib/client/useLog.svelte';
   import EntryForm from '$lib/ui/record/EntryForm.svelte';
   import NewestEntry from '$lib/ui/record/NewestEntry.svelte';
 

@@ -3,7 +3,7 @@
   import type { HungUnit } from '$core/mounting/results';
   import type { Entry } from '$core/proving/entry';
   import { PHOTOS_MOST, RECEIVED } from '$core/proving/kinds/received';
-  import { useLog } from '$lib/client/logState.svelte';
+  import { useLog } from '$lib/client/useLog.svelte';
   import { signOn } from '$lib/client/signOn.svelte';
   import EntryForm from '$lib/ui/record/EntryForm.svelte';
   import PhotoField from '$lib/ui/record/PhotoField.svelte';

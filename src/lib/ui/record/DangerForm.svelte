@@ -2,7 +2,7 @@
   import type { EntrySubject } from '$core/proving/entry';
   import { HAPPENINGS } from '$core/proving/tables/happenings';
   import { Label, Select } from 'flowbite-svelte';
-  import { useLog } from '$lib/client/logState.svelte';
+  import { useLog } from '$lib/client/useLog.svelte';
   import Words from '$lib/ui/form/Words.svelte';
   import { CONTROL, LABEL } from '$lib/ui/form/control';
 

@@ -2,7 +2,7 @@
   import type { AnyKind } from '$core/proving/kind';
   import type { EntrySubject } from '$core/proving/entry';
   import type { Snippet } from 'svelte';
-  import { useLog } from '$lib/client/logState.svelte';
+  import { useLog } from '$lib/client/useLog.svelte';
   import { instrumentFor } from '$lib/client/signOn.svelte';
   import Caution from '$lib/ui/Caution.svelte';
   import EditForm from '$lib/ui/form/EditForm.svelte';

@@ -7,7 +7,7 @@
   import { kindOf, measuring, measuringBeside } from '$core/proving/kinds';
   import { inHand } from '$core/proving/zones';
   import { signOn } from '$lib/client/signOn.svelte';
-  import { useLog } from '$lib/client/logState.svelte';
+  import { useLog } from '$lib/client/useLog.svelte';
   import Caution from '$lib/ui/Caution.svelte';
   import GateMark from '$lib/ui/GateMark.svelte';
   import GateTick from '$lib/ui/GateTick.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { useLog } from '$lib/client/logState.svelte';
+  import { useLog } from '$lib/client/useLog.svelte';
   import { signOn } from '$lib/client/signOn.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';

@@ -7,7 +7,7 @@
   import { dischargeWaitS, leastWaitS, stepFields } from '$core/proving/order/stepReadings';
   import type { OrderName } from '$core/proving/tables/energiseOrders';
   import { ORDER_NAMES, ORDER_TITLES, stepsOf } from '$core/proving/tables/energiseOrders';
-  import { useLog } from '$lib/client/logState.svelte';
+  import { useLog } from '$lib/client/useLog.svelte';
   import { OrderClock } from '$lib/client/orderClock.svelte';
   import Caution from '$lib/ui/Caution.svelte';
   import Amount from '$lib/ui/form/Amount.svelte';

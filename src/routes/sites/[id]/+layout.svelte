@@ -1,73 +1,8 @@
 <script lang="ts">
-  import { onMount, tick, untrack } from 'svelte';
-  import { afterNavigate, beforeNavigate } from '$app/navigation';
-  import { page } from '$app/state';
-  import { lineOf } from '$core/site/line';
-  import { showField, showPart } from '$lib/client/jump';
-  import { LogState, provideLog } from '$lib/client/logState.svelte';
-  import { SiteState, provideSite } from '$lib/client/siteState.svelte';
-  import LineStrip from '$lib/ui/LineStrip.svelte';
-  import Trouble from '$lib/ui/Trouble.svelte';
-  import ReleasePanel from '$lib/ui/bar/ReleasePanel.svelte';
-  import SiteBar from '$lib/ui/bar/SiteBar.svelte';
-  import SwitchOff from '$lib/ui/bar/SwitchOff.svelte';
-  import Unreadable from '$lib/ui/bar/Unreadable.svelte';
+  import SiteFrame from '$lib/ui/bar/SiteFrame.svelte';
 
   let { data, children } = $props();
-  const site = provideSite(untrack(() => new SiteState(data)));
-  const log = provideLog(untrack(() => new LogState(site.siteId)));
-  onMount(() => {
-    void log.open();
-    void site.resume();
-    const days = setInterval(() => log.tick(), 30_000);
-    const answering = () => void log.flush();
-    addEventListener('online', answering);
-    return () => {
-      clearInterval(days);
-      removeEventListener('online', answering);
-      log.close();
-      site.close();
-    };
-  });
-  // What is not sent is kept on the device; whoever leaves is asked all the same, for nobody sends it meanwhile.
-  beforeNavigate(({ cancel, to, willUnload }) => {
-    if (site.pending === 0 || (to?.params?.id === site.siteId && !willUnload)) return;
-    if (willUnload || !confirm('A change has not reached the server yet. It is sent when you come back here. Leave?'))
-      cancel();
-  });
-  afterNavigate(({ to }) => {
-    const at = to?.url.searchParams.get('at');
-    const field = to?.url.searchParams.get('field');
-    if (field) void tick().then(() => showField(field));
-    else if (at) void tick().then(() => showPart(at));
-  });
-  // Only a fresh load from the server counts here, not the coming and going of our own changes.
-  $effect(() => {
-    const fresh = data;
-    untrack(() => site.take(fresh));
-  });
-
-  const known = $derived(log.current?.design ?? site.design);
-  /** As the record on this screen has it where it is read here, else as the server had it when the site was opened. */
-  const switchOff = $derived(
-    log.current
-      ? log.evidence.switchOff.map(({ unit, why }) => ({ unit, why, tag: lineOf(known).tag(unit) }))
-      : data.switchOff,
-  );
-  let releasing = $state(false);
-  const here = $derived(page.url.pathname.split('/')[3] ?? '');
 </script>
 
-<svelte:head><title>{site.design.survey.name} · Bolt Yard</title></svelte:head>
-
-<header>
-  <SiteBar {site} releases={data.releases} {here} bind:releasing />
-  <LineStrip line={site.assessment.line} siteId={site.siteId} {here} />
-</header>
-<main id="content" class="mx-auto max-w-[1500px] px-3 py-2 sm:px-4">
-  {#if releasing}<ReleasePanel {site} again={data.releases.length > 0} done={() => (releasing = false)} />{/if}
-  <Unreadable letters={data.unreadable} />
-  <SwitchOff units={switchOff} siteId={site.siteId} design={known} />
-  <Trouble problem={site.trouble} ondismiss={() => (site.trouble = null)} />
-  {@render children()}
-</main>
+<!-- Whoever goes from one site straight to another gets a frame of its own: nothing of the one may be taken for the other's. -->
+{#key data.siteId}<SiteFrame {data}>{@render children()}</SiteFrame>{/key}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { useLogOf } from '$lib/client/logState.svelte';
+  import { useLogOf } from '$lib/client/useLog.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
   import GateList from '$lib/stages/energise/GateList.svelte';
   import UnitPicker from '$lib/stages/energise/UnitPicker.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { useLogOf } from '$lib/client/logState.svelte';
+  import { useLogOf } from '$lib/client/useLog.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
   import OpenPoints from '$lib/stages/handover/OpenPoints.svelte';
   import PackSummary from '$lib/stages/handover/PackSummary.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { useLogOf } from '$lib/client/logState.svelte';
+  import { useLogOf } from '$lib/client/useLog.svelte';
   import StringEntries from '$lib/stages/log/StringEntries.svelte';
   import StringPicker from '$lib/stages/log/StringPicker.svelte';
   import StringReadings from '$lib/stages/log/StringReadings.svelte';

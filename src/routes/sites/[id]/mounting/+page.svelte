@@ -1,7 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { mountingResults } from '$core/mounting/results';
-  import { useLogOf } from '$lib/client/logState.svelte';
+  import { useLogOf } from '$lib/client/useLog.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
   import AsDrilled from '$lib/stages/mounting/AsDrilled.svelte';
   import BodyTable from '$lib/stages/mounting/BodyTable.svelte';

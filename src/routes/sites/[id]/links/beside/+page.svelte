@@ -1,6 +1,6 @@
 <script lang="ts">
   import { LINKS_RULES } from '$core/links/rules';
-  import { useLogOf } from '$lib/client/logState.svelte';
+  import { useLogOf } from '$lib/client/useLog.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
   import LinksNav from '$lib/stages/links/LinksNav.svelte';
   import OtherWays from '$lib/stages/links/OtherWays.svelte';

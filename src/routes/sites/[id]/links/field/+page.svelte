@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { useLogOf } from '$lib/client/logState.svelte';
+  import { useLogOf } from '$lib/client/useLog.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
   import FleetBus from '$lib/stages/links/FleetBus.svelte';
   import LinksNav from '$lib/stages/links/LinksNav.svelte';

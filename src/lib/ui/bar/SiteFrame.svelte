@@ -1,0 +1,76 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import { onMount, tick, untrack } from 'svelte';
+  import { afterNavigate, beforeNavigate } from '$app/navigation';
+  import { page } from '$app/state';
+  import { lineOf } from '$core/site/line';
+  import { showField, showPart } from '$lib/client/jump';
+  import { SiteRecord, provideRecord } from '$lib/client/siteRecord.svelte';
+  import { SiteState, provideSite } from '$lib/client/siteState.svelte';
+  import type { OpenedSite } from '$lib/schemas/site';
+  import LineStrip from '$lib/ui/LineStrip.svelte';
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import ReleasePanel from './ReleasePanel.svelte';
+  import SiteBar from './SiteBar.svelte';
+  import SwitchOff from './SwitchOff.svelte';
+  import Unreadable from './Unreadable.svelte';
+
+  let { data, children }: { data: OpenedSite; children: Snippet } = $props();
+  const site = provideSite(untrack(() => new SiteState(data)));
+  const record = provideRecord(untrack(() => new SiteRecord(site.siteId)));
+  onMount(() => {
+    void record.resume();
+    void site.resume();
+    const days = setInterval(() => record.log?.tick(), 30_000);
+    const answering = () => void record.log?.flush();
+    addEventListener('online', answering);
+    return () => {
+      clearInterval(days);
+      removeEventListener('online', answering);
+      record.close();
+      site.close();
+    };
+  });
+  // What is not sent is kept on the device; whoever leaves is asked all the same, for nobody sends it meanwhile.
+  beforeNavigate(({ cancel, to, willUnload }) => {
+    if (site.pending === 0 || (to?.params?.id === site.siteId && !willUnload)) return;
+    if (willUnload || !confirm('A change has not reached the server yet. It is sent when you come back here. Leave?'))
+      cancel();
+  });
+  afterNavigate(({ to }) => {
+    const at = to?.url.searchParams.get('at');
+    const field = to?.url.searchParams.get('field');
+    if (field) void tick().then(() => showField(field));
+    else if (at) void tick().then(() => showPart(at));
+  });
+  // Only a fresh load from the server counts here, not the coming and going of our own changes.
+  $effect(() => {
+    const fresh = data;
+    untrack(() => site.take(fresh));
+  });
+
+  const log = $derived(record.log);
+  const known = $derived(log?.current?.design ?? site.design);
+  /** As the record on this screen has it where it is read here, else as the server had it when the site was opened. */
+  const switchOff = $derived(
+    log?.current
+      ? log.evidence.switchOff.map(({ unit, why }) => ({ unit, why, tag: lineOf(known).tag(unit) }))
+      : data.switchOff,
+  );
+  let releasing = $state(false);
+  const here = $derived(page.url.pathname.split('/')[3] ?? '');
+</script>
+
+<svelte:head><title>{site.design.survey.name} · Bolt Yard</title></svelte:head>
+
+<header>
+  <SiteBar {site} releases={data.releases} {here} bind:releasing />
+  <LineStrip line={site.assessment.line} siteId={site.siteId} {here} />
+</header>
+<main id="content" class="mx-auto max-w-[1500px] px-3 py-2 sm:px-4">
+  {#if releasing}<ReleasePanel {site} again={data.releases.length > 0} done={() => (releasing = false)} />{/if}
+  <Unreadable letters={data.unreadable} />
+  <SwitchOff units={switchOff} siteId={site.siteId} design={known} />
+  <Trouble problem={site.trouble} ondismiss={() => (site.trouble = null)} />
+  {@render children()}
+</main>
