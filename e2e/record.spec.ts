@@ -56,6 +56,28 @@ test('a phone without signal keeps its entries over a reload, counts them, and s
   await expect(page.getByRole('button', { name: /Safe start of the day.*passed/ })).toBeVisible();
 });
 
+test('who goes on without signal leaves nothing behind: it is sent from wherever the device answers again', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/energise`);
+  await signOn(page);
+  await page.route('**/records', (route) => route.abort());
+  await passGate(page, 'Safe start of the day');
+  await expect(page.getByText('1 entry is not sent yet')).toBeVisible();
+  await open(page, '/');
+  await page.unroute('**/records');
+  await page.evaluate(() => dispatchEvent(new Event('online')));
+  const signed = async () => {
+    const { entries } = (await (await request.get(`/api/v1/sites/${site}/records`)).json()) as {
+      entries: { kind: string; by: string; values: { gate?: string } }[];
+    };
+    return entries.at(-1);
+  };
+  await expect.poll(signed).toMatchObject({ kind: 'gate', by: 'Rosa Vahl', values: { gate: 'S-SAFE' } });
+});
+
 test('a danger stops the order where it stands, and a stale gate takes no signature', async ({ page, request }) => {
   await permitted(page, request);
   await confirmStep(page, 'remove locks, announce', 'all switches off');

@@ -1,15 +1,19 @@
 <script lang="ts">
   import '../app.css';
+  import { onMount } from 'svelte';
   import { navigating, page } from '$app/state';
+  import { sendWaiting } from '$lib/client/siteRecord.svelte';
   import Brand from '$lib/ui/bar/Brand.svelte';
   import FindButton from '$lib/ui/bar/FindButton.svelte';
   import MainLinks from '$lib/ui/bar/MainLinks.svelte';
 
   let { children } = $props();
+  onMount(() => void sendWaiting());
   /** A site brings a bar of its own: name, line and stages. */
   const onSite = $derived(page.route.id?.startsWith('/sites/[id]') && page.error === null);
 </script>
 
+<svelte:window ononline={() => void sendWaiting()} />
 <a href="#content" class="sr-only focus:not-sr-only">Skip to content</a>
 {#if onSite}{@render children()}{:else}
   <header class="no-print bg-ink text-paper">

@@ -15,7 +15,7 @@ import type { ProblemDocument } from '$lib/schemas/problem';
 import { ApiProblem, PATIENCE_MS, nobodyAnswered, post, read } from './api';
 import type { Clock } from './device';
 import { deviceId, lastClock, measureClock, nextSeq } from './device';
-import { Outbox, entryBox } from './outbox';
+import { ENTRY_BOX, Outbox } from './outbox';
 import { instrumentFor, signOn, withOffset } from './signOn.svelte';
 
 /** What a page hands over for an entry; who, when, with what, on which device and release is added here. */
@@ -96,7 +96,7 @@ export class LogState {
   });
 
   constructor(readonly siteId: string) {
-    this.#outbox = new Outbox(entryBox(siteId), recordSchema);
+    this.#outbox = new Outbox(`${ENTRY_BOX}.${siteId}`, recordSchema);
     this.#refusals = new Outbox(`bolt-yard.refused.${siteId}`, refusedSchema);
   }
 
@@ -140,8 +140,9 @@ export class LogState {
     void this.flush();
   }
 
-  close(): void {
-    if (this.#timer) clearTimeout(this.#timer);
+  /** The site is opened again: what was said of an entry made on the visit before is over. */
+  comeBack(): void {
+    this.problem = this.verdict = this.made = null;
   }
 
   /** The server's clock as this device reckons it, ms. */

@@ -46,6 +46,8 @@ const open = async (entries: readonly Entry[] = []) => {
 };
 
 beforeEach(() => {
+  // Nobody tries again by himself.
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
   device();
   Object.assign(signOn, {
     by: 'Rosa Vahl',
@@ -78,14 +80,12 @@ describe('the record on a device', () => {
     await add(log, safe);
     await add(log, { kind: 'gate', subject: site, values: { gate: 'S-DOC', result: 'pass', evidence: 'drawings' } });
     expect([log.unsent.length, log.evidence.closed('S-SAFE', 'site'), taken.length]).toEqual([2, true, 0]);
-    log.close();
     const again = await open();
     expect(again.unsent.map((e) => e.id)).toEqual(log.unsent.map((e) => e.id));
     expect(again.evidence.closed('S-DOC', 'site')).toBe(true);
     await again.flush();
     silent = false;
     await again.flush();
-    again.close();
     expect([again.unsent.length, taken.map((e) => e.id)]).toEqual([0, log.unsent.map((e) => e.id)]);
     expect((await open(taken)).unsent).toEqual([]);
   });
@@ -94,10 +94,7 @@ describe('the record on a device', () => {
     const [one, other] = [await open(), await open()];
     await add(one, safe);
     await add(other, { kind: 'gate', subject: site, values: { gate: 'S-DOC', result: 'pass', evidence: 'drawings' } });
-    one.close();
-    other.close();
     const again = await open();
-    again.close();
     expect([again.unsent.map((e) => e.values['gate']), taken.length]).toEqual([['S-SAFE', 'S-DOC'], 0]);
   });
   it('says what is kept and cannot be read any more, and leaves it where it is', async () => {
@@ -195,7 +192,6 @@ describe('the record on a device', () => {
     await vi.advanceTimersByTimeAsync(29_999);
     expect(asked).toEqual(['/api/v1/clock', '/api/v1/sites/s/records']);
     await vi.advanceTimersByTimeAsync(5001);
-    log.close();
     expect(asked).toHaveLength(3);
     expect(log.unsent.length).toBe(1);
   });
@@ -204,7 +200,6 @@ describe('the record on a device', () => {
     server(() => 'silent');
     const log = await open();
     await add(log, safe);
-    log.close();
     expect([log.unsent.length, log.forgetful]).toEqual([1, true]);
   });
   it('ends the day where the site’s day ends', async () => {

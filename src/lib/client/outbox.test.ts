@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { z } from 'zod';
-import { Outbox, waits } from './outbox';
+import { Outbox, waitingIn } from './outbox';
 import { device, forgetfulDevice } from './testing/storage';
 
 const schema = z.object({ id: z.string(), what: z.string() });
@@ -41,7 +41,9 @@ describe('what waits on a device', () => {
     expect(outbox().read()).toEqual({ items: [{ id: '4', what: 'd' }], unreadable: 2 });
     outbox().forget('4');
     expect([...kept.keys()]).toEqual(['test.box.1', 'test.box.2', 'test.boxes.3']);
-    expect(['test.box', 'test.boxes', 'test.bo'].map(waits)).toEqual([true, true, false]);
+    expect(waitingIn('test.box')).toEqual(['1', '2']);
+    expect(waitingIn('test')).toEqual(['box.1', 'box.2', 'boxes.3']);
+    expect(waitingIn('test.bo')).toEqual([]);
   });
   it('says that nothing is kept where the device keeps nothing', () => {
     forgetfulDevice();
@@ -49,6 +51,6 @@ describe('what waits on a device', () => {
     vi.stubGlobal('localStorage', undefined);
     outbox().forget('1');
     expect([outbox().keep({ id: '1', what: 'a' }), outbox().read()]).toEqual([false, { items: [], unreadable: 0 }]);
-    expect(waits('test.box')).toBe(false);
+    expect(waitingIn('test.box')).toEqual([]);
   });
 });

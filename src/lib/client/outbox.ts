@@ -7,21 +7,20 @@ export interface Kept<T> {
   readonly unreadable: number;
 }
 
-/** Where entries of the record wait on a device until the server has them. */
-export const entryBox = (siteId: string): string => `bolt-yard.outbox.${siteId}`;
+/** Where entries of the record wait on a device until the server has them, a box for every site. */
+export const ENTRY_BOX = 'bolt-yard.outbox';
 
-/** Everything that is kept in a box, by its keys. */
 const keysOf = (name: string): readonly string[] =>
   Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '').filter((key) =>
     key.startsWith(`${name}.`),
   );
 
-/** Whether anything is kept in a box, read or not. */
-export function waits(name: string): boolean {
+/** The keys of what is kept in a box or in boxes within it, without the box's name; none where the device keeps nothing. */
+export function waitingIn(name: string): readonly string[] {
   try {
-    return keysOf(name).length > 0;
+    return keysOf(name).map((key) => key.slice(name.length + 1));
   } catch {
-    return false;
+    return [];
   }
 }
 

@@ -1,35 +1,42 @@
 import { getContext, setContext } from 'svelte';
 import type { LogState } from './logState.svelte';
-import { entryBox, waits } from './outbox';
+import { ENTRY_BOX, waitingIn } from './outbox';
 
-/**
- * The record of the open site, where this device has it open: a screen that reads it opens it, and then it stays open on every other. Planning needs
- * neither it nor the rules by which it is judged, so nothing of them is loaded there, unless an earlier visit left something to be sent.
- */
+/** The record of every site that this tab has opened: what one has not sent yet it goes on sending, whatever is on screen. */
+const LOGS = new Map<string, LogState>();
+
+function opened(made: LogState): LogState {
+  LOGS.set(made.siteId, made);
+  void made.open();
+  return made;
+}
+
+/** The record of the site on screen, from the first screen on that reads it. Planning needs neither it nor the rules that judge it, and loads nothing of them. */
 export class SiteRecord {
   log = $state.raw<LogState | null>(null);
-  #closed = false;
 
   constructor(readonly siteId: string) {}
 
-  /** Opens the record on this device, once. */
   open(made: (siteId: string) => LogState): LogState {
     if (this.log) return this.log;
-    const log = made(this.siteId);
-    void log.open();
-    return (this.log = log);
+    const known = LOGS.get(this.siteId);
+    known?.comeBack();
+    return (this.log = known ?? opened(made(this.siteId)));
   }
+}
 
-  /** Sends what an earlier visit left unsent, whichever screen this one opens with. */
-  async resume(): Promise<void> {
-    if (this.log || !waits(entryBox(this.siteId))) return;
-    const { LogState: Log } = await import('./logState.svelte');
-    if (!this.#closed) this.open((siteId) => new Log(siteId));
-  }
-
-  close(): void {
-    this.#closed = true;
-    this.log?.close();
+/**
+ * Sends what this device has left unsent on any site, in this visit or an earlier one: who reported a danger without signal and went on to the next
+ * site has reported it.
+ */
+export async function sendWaiting(): Promise<void> {
+  const sites = new Set(waitingIn(ENTRY_BOX).map((key) => key.split('.')[0] ?? ''));
+  if (sites.size === 0) return;
+  const { LogState: Log } = await import('./logState.svelte');
+  for (const siteId of sites) {
+    const log = LOGS.get(siteId);
+    if (log) void log.flush();
+    else opened(new Log(siteId));
   }
 }
 

@@ -19,15 +19,10 @@
   const site = provideSite(untrack(() => new SiteState(data)));
   const record = provideRecord(untrack(() => new SiteRecord(site.siteId)));
   onMount(() => {
-    void record.resume();
     void site.resume();
     const days = setInterval(() => record.log?.tick(), 30_000);
-    const answering = () => void record.log?.flush();
-    addEventListener('online', answering);
     return () => {
       clearInterval(days);
-      removeEventListener('online', answering);
-      record.close();
       site.close();
     };
   });
