@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { SiteDesign } from '$core/design';
   import type { Entry } from '$core/proving/entry';
-  import { lineOfEntry, named, partName, when } from '$lib/ui/record/words';
+  import { lineOfEntry } from '$lib/ui/record/entryLine';
+  import { named, partName, when } from '$lib/ui/record/words';
 
   let {
     uncounted,

@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { SiteDesign } from '$core/design';
   import type { Entry } from '$core/proving/entry';
-  import { lineOfEntry, partName } from '$lib/ui/record/words';
+  import { lineOfEntry } from '$lib/ui/record/entryLine';
+  import { partName } from '$lib/ui/record/words';
 
   let { waivers, design }: { waivers: readonly Entry[]; design: SiteDesign } = $props();
 </script>

@@ -3,7 +3,8 @@
   import type { SiteDesign } from '$core/design';
   import { worstCheck } from '$core/kernel/check';
   import { kindOf } from '$core/proving/kinds';
-  import { lineOfEntry, named, when } from '$lib/ui/record/words';
+  import { lineOfEntry } from '$lib/ui/record/entryLine';
+  import { named, when } from '$lib/ui/record/words';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import type { StringPick } from './stringPick.svelte';
   import { STRING_KINDS } from './stringPick.svelte';

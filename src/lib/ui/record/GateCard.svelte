@@ -14,7 +14,8 @@
   import { GATE_NAME } from '$lib/ui/gateWords';
   import Words from '$lib/ui/form/Words.svelte';
   import EntryForm from './EntryForm.svelte';
-  import { lineOfEntry, named, when } from './words';
+  import { lineOfEntry } from './entryLine';
+  import { named, when } from './words';
 
   let { proof, design, done }: { proof: GateProof; design: SiteDesign; done: () => void } = $props();
   const log = useLog();

@@ -3,7 +3,8 @@
   import { signOn } from '$lib/client/signOn.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
-  import { lineOfEntry, partName, when } from './words';
+  import { lineOfEntry } from './entryLine';
+  import { partName, when } from './words';
 
   const log = useLog();
   const time = (ms: number) => new Date(ms).toTimeString().slice(0, 5);

@@ -3,7 +3,8 @@
   import type { Check } from '$core/kernel/check';
   import type { Entry } from '$core/proving/entry';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
-  import { lineOfEntry, when } from './words';
+  import { lineOfEntry } from './entryLine';
+  import { when } from './words';
 
   let { entry, checks }: { entry: Entry; /** What it says of the release. */ checks: readonly Check[] } = $props();
 </script>

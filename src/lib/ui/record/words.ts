@@ -1,10 +1,5 @@
-import { kindOf } from '$core/proving/kinds';
-import type { Entry } from '$core/proving/entry';
 import type { SiteDesign } from '$core/design';
 import { lineOf } from '$core/site/line';
-
-/** An entry in one line. */
-export const lineOfEntry = (entry: Entry): string => kindOf(entry).line(entry.values);
 
 /** Gate keys with the tag and string number that people know: `I-PERMIT of INV-08`. */
 export const named = (text: string, design: SiteDesign): string =>
