@@ -425,7 +425,10 @@ describe('the door', () => {
     const crew = permitted();
     const tick = crew.tick('I-COVER', UNIT, 'pass', { role: 'lead' });
     crew.entries.pop();
-    expect(admit(logOf(crew), tick, crew.nowMs).refusal?.detail).toMatch(/signed by the electrician/);
+    expect(admit(logOf(crew), tick, crew.nowMs).refusal).toMatchObject({
+      pointer: '/values',
+      detail: expect.stringContaining('signed by the electrician'),
+    });
     const late = admit(logOf(crew), tick, crew.nowMs + 121_000);
     expect([late.refusal, late.why]).toEqual([null, expect.stringContaining('signed by the electrician')]);
   });

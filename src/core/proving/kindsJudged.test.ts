@@ -391,6 +391,49 @@ describe('torque', () => {
     expect(asked({ mode: 'readout' })).toBe(asked({ mode: 'readout' }));
     // Two ends of five and six joints with other targets: too few of each to ask about.
     expect(asked({ mode: 'readout', boardTargetNm: 30 })).toBeNull();
+    // Against a small target one display step is wide, and equal figures are likely.
+    const nine = (end: RegExp) => {
+      const { at } = own['joints'].find((j) => end.test(j.at)) as { at: string };
+      const joints = Array.from({ length: 9 }, () => ({ at, appliedNm: 25 }));
+      return asked({ mode: 'readout', boardTargetNm: 0.5, joints });
+    };
+    expect([nine(/unit/), nine(/board/)]).toEqual([expect.stringMatching(/9 joints read/), null]);
+  });
+});
+
+describe('on the wall', () => {
+  const body = (over: object): SiteDesign => ({
+    ...twoUnits,
+    equipment: {
+      ...twoUnits.equipment,
+      inverters: twoUnits.equipment.inverters.map((t) => ({ ...t, body: { ...t.body, ...over } })),
+    },
+  });
+  const holes = twoUnits.equipment.inverters[0]?.body.bracketHoles ?? [];
+  it('holes as drilled are held against the set-out of every bracket with two holes or more', () => {
+    const of = (design: SiteDesign, values = healthy('as-drilled', design, UNIT)) =>
+      judged('as-drilled', UNIT, values, { design });
+    expect(of(twoUnits).checks.map((c) => `${c.id} ${c.verdict}`)).toEqual(['proving.holes-as-drilled holds']);
+    const two = body({ bracketHoles: holes.slice(0, 2) });
+    expect(of(two).checks.map((c) => c.verdict)).toEqual(['holds']);
+    // One hole turns a bracket any way, and without the wall nobody knows where the holes belong.
+    const measured = healthy('as-drilled', twoUnits, UNIT);
+    for (const nowhere of [body({ bracketHoles: holes.slice(0, 1) }), { ...twoUnits, hung: [] }])
+      expect(of(nowhere, measured)).toEqual({ checks: [], says: [] });
+  });
+  it('holes that nobody measured are named', () => {
+    const { holes: all } = healthy('as-drilled', twoUnits, UNIT) as { holes: readonly { name: string }[] };
+    expect(told(judged('as-drilled', UNIT, { holes: all.slice(1) }), 'holes-as-drilled')[0]).toBe(
+      `Missing: hole ${all[0]?.name}`,
+    );
+  });
+  it('a bracket has as many fixings to tighten as its sheet has holes, four where it gives none', () => {
+    const fixings = (design: SiteDesign) =>
+      Object.keys(kindNamed('mounted').form?.(design, UNIT)?.schema.shape ?? {}).filter((k) => /^fixing\d/.test(k))
+        .length;
+    expect([twoUnits, body({ bracketHoles: holes.slice(0, 3) }), body({ bracketHoles: [] })].map(fixings)).toEqual([
+      4, 3, 4,
+    ]);
   });
 });
 

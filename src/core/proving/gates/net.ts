@@ -58,7 +58,6 @@ export class GateNet {
   readonly #begins = new Map<GateId, number>();
   /** Where a part stands among the parts of its scope. */
   readonly #place: ReadonlyMap<GateRow['scope'], ReadonlyMap<string, number>>;
-  #order: Uint32Array | null = null;
 
   constructor(readonly model: GateModel) {
     this.#unitOf = new Map(model.inverters.flatMap((i) => i.strings.map((s) => [s, i.id] as const)));
@@ -147,7 +146,7 @@ export class GateNet {
     return own.length ? own : null;
   }
 
-  /** Every gate at every part, in the order of the table. */
+  /** Every gate at every part, in the order of the table: what one waits for stands before it. */
   get nodes(): readonly Node[] {
     return (this.#nodes ??= ROWS.flatMap((row) => this.objects(row).map((object) => this.#node(row, object))));
   }
@@ -168,23 +167,6 @@ export class GateNet {
   placeOf(row: GateRow, object: string): number | undefined {
     const place = this.#place.get(row.scope)?.get(object);
     return place === undefined ? undefined : (this.#begins.get(row.id) as number) + place;
-  }
-
-  /** Places in the table so that what is waited for comes first, the safe day before everything. */
-  get order(): Uint32Array {
-    if (this.#order) return this.#order;
-    const { nodes } = this;
-    const order: number[] = [];
-    const met = new Uint8Array(nodes.length);
-    const visit = (i: number): void => {
-      if (met[i]) return;
-      met[i] = 1;
-      for (const n of nodes[i]?.waitsFor ?? []) visit(n);
-      order.push(i);
-    };
-    visit(this.safeDay);
-    for (let i = 0; i < nodes.length; i++) visit(i);
-    return (this.#order = Uint32Array.from(order));
   }
 
   /** Where the safe day stands among the nodes. */

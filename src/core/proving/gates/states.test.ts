@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { GateId, GateKey, GateResult, GateRow, GateState } from './machine';
-import { gateKey, gateRow } from './machine';
+import { gateKey, gateRow, wantsSafeDay } from './machine';
 import type { GateModel } from './net';
 import { GateNet } from './net';
 import { gateStates } from './states';
@@ -100,6 +100,14 @@ const RESULTS: readonly GateResult[] = [
 ];
 
 describe('states of the gates', () => {
+  it('are found in one pass: nothing in the table waits for what stands behind it', () => {
+    const place = (id: string) => ROWS.findIndex((r) => r.id === id);
+    for (const row of ROWS) {
+      for (const need of row.needs) expect(place(need), `${row.id} waits for ${need}`).toBeLessThan(place(row.id));
+      if (wantsSafeDay(row)) expect(place('S-SAFE'), row.id).toBeLessThan(place(row.id));
+    }
+    expect(place('S-HAND')).toBe(ROWS.length - 1);
+  });
   it('are what the table says, read gate by gate', () => {
     fc.assert(
       fc.property(

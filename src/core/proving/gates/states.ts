@@ -21,8 +21,8 @@ export function gateStates(
   net: GateNet,
   resultAt: (gate: GateId, object: string) => GateResult | null | undefined,
 ): GateView[] {
-  const { nodes, order, safeDay } = net;
-  const views = new Array<GateView>(nodes.length);
+  const { nodes, safeDay } = net;
+  const views: GateView[] = [];
   const closed = new Uint8Array(nodes.length);
   const open = (places: readonly number[]): number[] => {
     let found: number[] | null = null;
@@ -33,15 +33,14 @@ export function gateStates(
     const { row, object } = nodes[i] as Node;
     return gateKey(row.id, object);
   };
-  for (const i of order) {
-    const node = nodes[i] as Node;
+  for (const [i, node] of nodes.entries()) {
     const [state, waits] = stateOf(node, node.applies ? resultAt(node.row.id, node.object) : null);
-    views[i] = {
+    views.push({
       gate: node.row,
       object: node.object,
       state,
       waitsFor: waits.length ? waits.map(keyAt) : NOTHING,
-    };
+    });
     closed[i] = isClosed(state) ? 1 : 0;
   }
   return views;

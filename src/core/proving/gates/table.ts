@@ -1,6 +1,6 @@
 /**
  * The gates between the last termination and hand-over: common practice, common to both order schools.
- * `needs`: gates that must be closed first. `waiver`: the lowest role that may waive, or never.
+ * `needs`: gates that must be closed first; they stand before the one that names them, and S-SAFE before all that want it. `waiver`: the lowest role that may waive, or never.
  * `cascade`: goes stale when a need re-opens. `applies`: the condition of the site under which the gate exists.
  * `staleOn`: what makes a proof of this gate stale by itself; `tables/happenings.ts` says who reports which of them.
  */

@@ -11,5 +11,8 @@ edges(BUS_GROUND, () => ({
   stops: [at(4.96), at(230)],
   without: {},
   numbers: [[at(0.99), { value: 0.99, limit: 4.95, margin: 80 }]],
-  says: [[at(3), /3.00 V rms/, /find the earth fault/]],
+  says: [
+    [at(0.5), /0.50 V rms/],
+    [at(3), /3.00 V rms/, /find the earth fault/],
+  ],
 }));
