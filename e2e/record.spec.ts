@@ -17,7 +17,7 @@ async function permitted(page: Page, request: APIRequestContext): Promise<void> 
 async function hanging(page: Page): Promise<() => void> {
   let letGo = (): void => undefined;
   const slow = new Promise<void>((resolve) => (letGo = resolve));
-  await page.route('**/records', async (route) => {
+  await page.route('**/records*', async (route) => {
     await slow;
     await route.continue();
   });
@@ -33,7 +33,7 @@ test('a phone without signal keeps its entries over a reload, counts them, and s
   const site = await demoSite(request);
   await open(page, `/sites/${site}/energise`);
   await signOn(page);
-  await page.route('**/records', (route) => route.abort());
+  await page.route('**/records*', (route) => route.abort());
   await passGate(page, 'Safe start of the day');
   await expect(page.getByText('1 entry is not sent yet')).toBeVisible();
   // From stage to stage the device goes on with what it knows.
@@ -47,10 +47,11 @@ test('a phone without signal keeps its entries over a reload, counts them, and s
   await open(page, `/sites/${site}/energise`);
   await expect(page.getByText('1 entry is not sent yet')).toBeVisible();
   await expect(page.getByText('the record of this site was not read yet')).toBeVisible();
-  await page.unroute('**/records');
+  await page.unroute('**/records*');
   await page.getByRole('button', { name: 'Send now' }).click();
   await expect(page.getByText('not sent yet')).toBeHidden();
-  await page.getByRole('button', { name: 'Ask again' }).click();
+  // It asks again by itself, and takes back what it said.
+  await expect(page.getByText('Nobody answers')).toBeHidden();
   await expect(page.getByRole('button', { name: /Safe start of the day.*passed/ })).toBeVisible();
   await open(page, `/sites/${site}/energise`);
   await expect(page.getByRole('button', { name: /Safe start of the day.*passed/ })).toBeVisible();
@@ -63,11 +64,11 @@ test('who goes on without signal leaves nothing behind: it is sent from wherever
   const site = await demoSite(request);
   await open(page, `/sites/${site}/energise`);
   await signOn(page);
-  await page.route('**/records', (route) => route.abort());
+  await page.route('**/records*', (route) => route.abort());
   await passGate(page, 'Safe start of the day');
   await expect(page.getByText('1 entry is not sent yet')).toBeVisible();
   await open(page, '/');
-  await page.unroute('**/records');
+  await page.unroute('**/records*');
   await page.evaluate(() => dispatchEvent(new Event('online')));
   const signed = async () => {
     const { entries } = (await (await request.get(`/api/v1/sites/${site}/records`)).json()) as {
@@ -95,6 +96,35 @@ test('a danger stops the order where it stands, and a stale gate takes no signat
   await page.getByRole('button', { name: /I-COVER.*stale/ }).click();
   await expect(page.getByText(/I-TORQ of INV-08 is not closed any more|not closed any more/).first()).toBeVisible();
   await expect(page.getByRole('button', { name: 'Sign: passed' })).toBeHidden();
+});
+
+test('a danger that one phone reports stops the work on another, without anybody asking, wherever its page stands', async ({
+  page,
+  browser,
+  request,
+}) => {
+  await permitted(page, request);
+  const order = page.getByRole('region', { name: /^Switching/ });
+  const done = order.getByRole('button', { name: 'Done: confirm this step' });
+  await order.getByLabel('What was seen').fill('all switches off');
+  await expect(done).toBeEnabled();
+  const other = await (await browser.newContext()).newPage();
+  await turnTime(other);
+  await open(other, page.url());
+  await signOn(other, 'Ole Brand', 'helper');
+  await other.getByText('Report a danger, or something that was touched').click();
+  await other.getByLabel('What happened').selectOption({ label: 'AC cable damaged, INV-08' });
+  await other.getByLabel('What was seen').last().fill('digger through the cable');
+  await other.getByRole('button', { name: 'Report it' }).click();
+  await other.context().close();
+
+  const alarm = page.getByRole('alert').filter({ hasText: 'Danger: AC cable damaged, INV-08' });
+  await expect(alarm).toContainText('“digger through the cable”, reported by Ole Brand');
+  await expect(alarm).toBeInViewport();
+  await expect(done).toBeHidden();
+  await alarm.getByRole('button', { name: 'Seen' }).click();
+  await expect(alarm).toBeHidden();
+  await expect(done).toBeHidden();
 });
 
 test('what is typed for the next step stays while the last one is still on its way', async ({ page, request }) => {

@@ -393,7 +393,7 @@ describe('torque', () => {
     expect(asked({ mode: 'readout', boardTargetNm: 30 })).toBeNull();
     // Against a small target one display step is wide, and equal figures are likely.
     const nine = (end: RegExp) => {
-      const { at } = own['joints'].find((j) => end.test(j.at)) as { at: string };
+      const { at } = (own['joints'] as { at: string }[]).find((j) => end.test(j.at)) as { at: string };
       const joints = Array.from({ length: 9 }, () => ({ at, appliedNm: 25 }));
       return asked({ mode: 'readout', boardTargetNm: 0.5, joints });
     };

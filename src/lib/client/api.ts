@@ -23,6 +23,8 @@ export const nobodyAnswered = ({ status }: ProblemDocument): boolean => NOT_LOOK
 
 /** After so long without a word a line that hangs is taken for dead, where what was sent may be sent again, ms. */
 export const PATIENCE_MS = 30_000;
+/** A field screen goes on with what the device knows of the record where nobody speaks for so long, ms. */
+export const RECORD_PATIENCE_MS = 15_000;
 
 /** Reads JSON; a refusal or silence is thrown as ApiProblem. */
 export async function read<T>(path: string, fetch = globalThis.fetch, patienceMs = PATIENCE_MS): Promise<T> {

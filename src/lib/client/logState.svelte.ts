@@ -10,9 +10,11 @@ import type { Evidence } from '$core/proving/evidence';
 import { evidence } from '$core/proving/evidence';
 import type { SiteLog } from '$core/proving/evidence/log';
 import { kindNamed, recordSchema } from '$core/proving/kinds';
-import type { OpenedRecord } from '$lib/schemas/record';
+import { HAPPENING } from '$core/proving/kinds/happening';
+import { happeningNamed } from '$core/proving/tables/happenings';
+import type { OpenedRecord, RecordSince } from '$lib/schemas/record';
 import type { ProblemDocument } from '$lib/schemas/problem';
-import { ApiProblem, PATIENCE_MS, nobodyAnswered, post, read } from './api';
+import { ApiProblem, PATIENCE_MS, RECORD_PATIENCE_MS, nobodyAnswered, post, read } from './api';
 import type { Clock } from './device';
 import { deviceId, lastClock, measureClock, nextSeq } from './device';
 import { ENTRY_BOX, Outbox } from './outbox';
@@ -40,6 +42,10 @@ const CLOCK_STANDS_MS = 10 * 60_000;
 /** Where nobody told the time it is asked for again after so long, ms: until then nobody waits for it. */
 const CLOCK_ASKED_MS = 60_000;
 const RETRY_MS = 5000;
+/** So long after it was read last, the record on a screen is said to be of then, ms. */
+const SILENT_AFTER_MS = 20_000;
+
+const isDanger = (entry: Entry): boolean => HAPPENING.is(entry) && happeningNamed(entry.values.what).danger;
 
 const refusal = (detail: string, pointer: string, title = 'Refused'): ProblemDocument => ({
   type: 'about:blank',
@@ -72,6 +78,8 @@ export class LogState {
   verdict = $state<Verdict | null>(null);
   /** The entry that was made here last, unless it was not taken; null since the last try. */
   made = $state<string | null>(null);
+  /** Dangers that others reported while the record stood on this screen, until somebody has seen them. */
+  alarms = $state.raw<readonly Entry[]>([]);
   /** When the record was read last, by the server's clock, ms; null before it was. */
   readAtMs = $state<number | null>(null);
   /** Nobody answered when it was asked for last. */
@@ -79,6 +87,9 @@ export class LogState {
   #nowMs = $state(0);
   #clock: Clock = { offsetMs: 0, roundTripMs: 0, atMs: 0 };
   #clockAskedMs = 0;
+  /** How much of the record the server has told. */
+  #told: RecordSince = { entries: 0, releases: 0 };
+  #looking: Promise<void> | null = null;
   readonly #outbox: Outbox<Entry>;
   readonly #refusals: Outbox<Refused>;
   #sending: Promise<void> | null = null;
@@ -112,21 +123,28 @@ export class LogState {
     return this.releases.at(-1) ?? null;
   }
 
-  /** Shows what the server has; what is not sent yet stays beside it. Null where nobody answered: what is known here stays. */
+  /** Shows what the server told, whole or since; what is not sent yet stays beside it. Null where nobody answered: what is known here stays. */
   take(log: OpenedRecord | null): void {
     this.silent = log === null;
     if (!log) return;
+    const first = this.readAtMs === null;
     this.readAtMs = log.nowMs;
-    const released = new Map(this.releases.map((r) => [r.letter, r]));
-    const known = new Map(this.entries.map((e) => [e.id, e]));
-    // Releases are frozen and entries never change: what is here already stays the very same.
-    // Nothing goes from a record: what it was not yet read with came while it was read.
-    if (log.releases.length >= this.releases.length)
-      this.releases = log.releases.map((r) => released.get(r.letter) ?? r);
-    const read = new Set(log.entries.map((e) => e.id));
-    const since = this.#entries.filter((e) => !read.has(e.id));
-    this.#entries = [...log.entries.map((e) => known.get(e.id) ?? e), ...since];
+    this.#told = log.counts;
+    // Releases are frozen, entries never change and nothing goes from a record: what is here stays the very same, and what is new comes behind it.
+    const letters = new Set(this.releases.map((r) => r.letter));
+    const ids = new Set(this.#entries.map((e) => e.id));
+    const releases = log.releases.filter((r) => !letters.has(r.letter));
+    const entries = log.entries.filter((e) => !ids.has(e.id));
+    if (!first && releases.length === 0 && entries.length === 0) return;
+    if (releases.length) this.releases = [...this.releases, ...releases];
+    if (entries.length) this.#entries = [...this.#entries, ...entries];
     this.#nowMs = log.nowMs;
+    if (!first) this.alarms = [...this.alarms, ...entries.filter(isDanger).filter((e) => e.device?.id !== deviceId())];
+  }
+
+  /** Somebody has seen that another reported a danger. */
+  heard(id: string): void {
+    this.alarms = this.alarms.filter((e) => e.id !== id);
   }
 
   /** On the device: what was kept is sent, the clock is measured, and days end. */
@@ -257,13 +275,22 @@ export class LogState {
     this.#timer = setTimeout(() => void this.flush(), RETRY_MS);
   }
 
-  /** What others wrote meanwhile. */
+  /** What others wrote meanwhile. Of a moment's silence nobody is told. */
   async refresh(): Promise<void> {
+    const { entries, releases } = this.#told;
+    const since = `/api/v1/sites/${this.siteId}/records?entries=${entries}&releases=${releases}`;
     try {
-      this.take(await read<OpenedRecord>(`/api/v1/sites/${this.siteId}/records`));
+      this.take(await read<OpenedRecord>(since, fetch, RECORD_PATIENCE_MS));
     } catch (cause) {
       if (!(cause instanceof ApiProblem)) throw cause;
-      this.silent = true;
+      this.silent ||= this.readAtMs === null || this.serverNowMs - this.readAtMs > SILENT_AFTER_MS;
     }
+  }
+
+  /** As the screen goes on: days end, and others report what this device has to know, a danger above all. */
+  look(): Promise<void> {
+    this.tick();
+    this.#looking ??= this.refresh().finally(() => (this.#looking = null));
+    return this.#looking;
   }
 }

@@ -18,12 +18,21 @@ const safe = {
   values: { gate: 'S-SAFE', result: 'pass', evidence: 'points named' },
 } as const;
 
+/** A record as the server tells it, of one known in part what came since. */
+function told(entries: readonly Entry[], { known = 0, nowMs = Date.now(), of = releases } = {}) {
+  const counts = { entries: entries.length, releases: of.length };
+  return { nowMs, counts, releases: known ? [] : of, entries: entries.slice(known) };
+}
+
 /** A server whose clock is ahead, that takes what `answer` lets pass. */
 function server(answer: (entry: Entry) => Response | 'silent' = () => Response.json({}, { status: 201 }), aheadMs = 0) {
   const taken: Entry[] = [];
   vi.stubGlobal('fetch', async (path: string, init?: { body?: string }) => {
     if (path === '/api/v1/clock') return Response.json({ nowMs: Date.now() + aheadMs });
-    if (!init?.body) return Response.json({ nowMs: Date.now() + aheadMs, releases, entries: taken });
+    if (!init?.body) {
+      const known = Number(new URL(path, 'http://yard').searchParams.get('entries'));
+      return Response.json(told(taken, { known, nowMs: Date.now() + aheadMs }));
+    }
     const entry = JSON.parse(init.body) as Entry;
     const said = answer(entry);
     if (said === 'silent') throw new TypeError('network');
@@ -40,7 +49,7 @@ const add = async (log: LogState, draft: Parameters<LogState['add']>[0]) => {
 };
 const open = async (entries: readonly Entry[] = []) => {
   const log = new LogState('s');
-  log.take({ releases, entries, nowMs: Date.now() });
+  log.take(told(entries));
   await log.open();
   return log;
 };
@@ -112,15 +121,15 @@ describe('the record on a device', () => {
   it('keeps what was taken while the record was read: an answer from before does not take it away', async () => {
     const taken = server();
     const log = await open();
-    const before = { releases, entries: [...taken], nowMs: Date.now() };
+    const before = told([...taken]);
     await add(log, safe);
     log.take(before);
     expect([log.entries.length, log.evidence.closed('S-SAFE', 'site')]).toEqual([1, true]);
     await log.refresh();
     expect(log.entries.length).toBe(1);
     const released = [...releases, { letter: 'B', atMs: Date.parse('2026-05-03T08:00:00Z'), design }];
-    log.take({ releases: released, entries: [...taken], nowMs: Date.now() });
-    log.take({ ...before, entries: [...taken] });
+    log.take(told(taken, { of: released }));
+    log.take(told(taken));
     expect(log.current?.letter).toBe('B');
   });
   it('refuses at once what the rules refuse, and sends nothing', async () => {
@@ -182,7 +191,7 @@ describe('the record on a device', () => {
       return new Promise((_, reject) => signal?.addEventListener('abort', () => reject(new Error('hung up'))));
     });
     const log = new LogState('s');
-    log.take({ releases, entries: [], nowMs: Date.now() });
+    log.take(told([]));
     const opening = log.open();
     await vi.advanceTimersByTimeAsync(3000);
     await opening;
@@ -215,6 +224,7 @@ describe('the record on a device', () => {
     expect(log.evidence.closed('S-SAFE', 'site')).toBe(false);
   });
   it('goes on with what it knows where nobody answers for the record, says so, and hears of others when somebody does', async () => {
+    vi.useFakeTimers({ toFake: ['Date', 'setTimeout', 'clearTimeout'] });
     const taken = server();
     const log = await open();
     expect([log.silent, log.readAtMs === null]).toEqual([false, false]);
@@ -222,6 +232,11 @@ describe('the record on a device', () => {
     const answering = globalThis.fetch;
     for (const silence of [() => Promise.reject(new TypeError('network')), () => Response.json({}, { status: 503 })]) {
       vi.stubGlobal('fetch', silence);
+      [log.silent, log.readAtMs] = [false, Date.now()];
+      await log.refresh();
+      // A moment's silence is none.
+      expect(log.silent).toBe(false);
+      vi.setSystemTime(Date.now() + 20_001);
       await log.refresh();
       expect([log.silent, log.evidence.closed('S-SAFE', 'site')]).toEqual([true, true]);
       log.take(null);
@@ -232,6 +247,46 @@ describe('the record on a device', () => {
     taken.push(crew.tick('S-DOC', 'site', 'pass', { device: { id: 'p2' } }));
     await log.refresh();
     expect([log.silent, log.evidence.closed('S-DOC', 'site')]).toEqual([false, true]);
+  });
+  it('asks for what came since, once at a time, and is held against no other moment where nothing did', async () => {
+    const taken = server();
+    const log = await open();
+    const { nowMs } = log.evidence;
+    const answering = globalThis.fetch;
+    const asked: unknown[] = [];
+    vi.stubGlobal('fetch', (...all: Parameters<typeof fetch>) => {
+      asked.push(all[0]);
+      return answering(...all);
+    });
+    await Promise.all([log.look(), log.look()]);
+    expect(asked).toEqual(['/api/v1/sites/s/records?entries=0&releases=1']);
+    expect(log.evidence.nowMs).toBe(nowMs);
+    await add(log, safe);
+    taken.push(new Crew(design).tick('S-DOC', 'site', 'pass', { device: { id: 'p2' } }));
+    await log.look();
+    expect(log.entries.map((e) => e.values['gate'])).toEqual(['S-SAFE', 'S-DOC']);
+    await log.look();
+    expect(asked.slice(2)).toEqual([0, 2].map((n) => `/api/v1/sites/s/records?entries=${n}&releases=1`));
+  });
+  it('raises the alarm for a danger that another reports, until somebody has seen it', async () => {
+    const taken = server();
+    const log = await open();
+    const crew = new Crew(design);
+    const report = (what: string, device: { id: string } | null) =>
+      taken.push(crew.add('happening', { scope: 'inverter', id: 'inv-1' }, { what, seen: 'seen it' }, { device }));
+    report('unit unsafe', { id: 'p2' });
+    log.take(told(taken));
+    expect(log.alarms.map((e) => e.values['what'])).toEqual(['unit unsafe']);
+    report('unit moved', { id: 'p2' });
+    report('joint opened', null);
+    await log.look();
+    await add(log, { kind: 'happening', subject: site, values: { what: 'storm', seen: 'lightning' } });
+    await log.look();
+    expect(log.alarms.map((e) => e.values['what'])).toEqual(['unit unsafe', 'joint opened']);
+    log.heard(log.alarms[0]?.id ?? '');
+    expect(log.alarms.map((e) => e.values['what'])).toEqual(['joint opened']);
+    // Those of before the screen was opened stand on record: nobody is called for them.
+    expect((await open(taken)).alarms).toEqual([]);
   });
   it('that was never read knows nothing, and says that it was not', () => {
     server();

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import type { OpenedRecord } from '$lib/schemas/record';
-import { ApiProblem, nobodyAnswered, read } from './api';
+import { ApiProblem, RECORD_PATIENCE_MS, nobodyAnswered, read } from './api';
 
 /** What a screen opens with, read from the API; a refusal or silence becomes the page that says so. */
 export async function opened<T>(path: string, fetch: typeof globalThis.fetch): Promise<T> {
@@ -11,9 +11,6 @@ export async function opened<T>(path: string, fetch: typeof globalThis.fetch): P
     error(cause.problem.status || 503, cause.problem.detail);
   }
 }
-
-/** A field screen goes on with what the device knows where nobody speaks for so long, ms. */
-const RECORD_PATIENCE_MS = 15_000;
 
 /** The record of a site as the field screens open it; null where nobody answers: they go on with what the device knows. */
 export async function openedRecord(

@@ -13,9 +13,19 @@ export const recordedSchema = z.object({
   why: z.string().nullable().meta({ description: 'Why it proves nothing, where it does not: it is kept as a fact' }),
 });
 
+const howMany = (what: string) => z.int().min(0).meta({ description: what });
+
+/** How much of a record somebody has, in the order in which it is told: the rest is what came since. */
+export const recordSinceSchema = z.object({
+  entries: z.coerce.number().pipe(howMany('Entries that are known already')).default(0),
+  releases: z.coerce.number().pipe(howMany('Releases that are known already')).default(0),
+});
+export type RecordSince = z.output<typeof recordSinceSchema>;
+
 /** The record of a site as its releases and entries are: the one who reads it applies the rules. */
 export const siteLogSchema = z.object({
   nowMs: z.number().meta({ unit: 'ms', description: 'Clock of the server, since 1970' }),
+  counts: z.object({ entries: howMany('Entries on record'), releases: howMany('Releases of the site') }),
   releases: z.array(
     z.object({
       letter: z.string(),
@@ -28,7 +38,7 @@ export const siteLogSchema = z.object({
   entries: z.array(recordSchema),
 });
 /** As a screen reads it; frozen, for nobody changes what is on record. */
-export type OpenedRecord = SiteLog & { readonly nowMs: number };
+export type OpenedRecord = SiteLog & { readonly nowMs: number; readonly counts: RecordSince };
 export const clockSchema = siteLogSchema.pick({ nowMs: true });
 export const costSchema = z
   .array(z.object({ key: z.string(), gate: z.string(), object: z.string(), why: z.string() }))

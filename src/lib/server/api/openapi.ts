@@ -35,7 +35,7 @@ function described(o: Operation) {
   const onSite = o.path.includes('{id}');
   return {
     summary: o.summary,
-    ...(onSite ? { requestParams: { path: siteId } } : {}),
+    ...(onSite ? { requestParams: { path: siteId, ...(o.query ? { query: o.query } : {}) } } : {}),
     ...(o.request ? { requestBody: body(o.request) } : o.file ? { requestBody: fileBody(o.file) } : {}),
     responses: {
       [o.status ?? '200']: { description: 'Done', ...body(o.response) },
@@ -45,7 +45,9 @@ function described(o: Operation) {
             '415': problem('The body is not declared as JSON'),
             '422': problem('Refused, with a pointer to each field'),
           }
-        : {}),
+        : o.query
+          ? { '422': problem('What was asked behind the path is not as expected') }
+          : {}),
       ...(onSite
         ? { '404': problem('No such site'), ...(o.request ? { '409': problem('Changed meanwhile') } : {}) }
         : {}),

@@ -45,6 +45,17 @@ describe('what a screen opens with, written once and kept', () => {
     }
     expect((await openedRecord(context, siteId)).length).toBeGreaterThan(6);
   });
+  it('is what came since for whoever has a part of it, and the whole of another record', async () => {
+    const { entries, releases } = await readLogbook(context, siteId);
+    const counts = { entries: entries.length, releases: releases.length };
+    const since = async (known: { entries: number; releases: number }) =>
+      JSON.parse(Buffer.concat(await openedRecord(context, siteId, known)).toString()) as unknown;
+    expect(await since(counts)).toMatchObject({ counts, entries: [], releases: [] });
+    const less = { entries: counts.entries - 2, releases: counts.releases - 1 };
+    expect(await since(less)).toMatchObject({ counts, entries: entries.slice(-2), releases: releases.slice(-1) });
+    const more = { entries: counts.entries + 1, releases: counts.releases + 1 };
+    expect(await since(more)).toMatchObject({ counts, entries, releases });
+  });
 });
 
 describe('an assessment', () => {

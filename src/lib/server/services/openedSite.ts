@@ -1,4 +1,5 @@
 import { lineOf } from '$core/site/line';
+import type { RecordSince } from '$lib/schemas/record';
 import type { Context } from './context';
 import { designHead, designText } from './designs';
 import { readLogbook } from './records';
@@ -22,11 +23,29 @@ export async function openedSite(context: Context, siteId: string): Promise<stri
   return `{"design":${text},${rest.slice(1)}`;
 }
 
-/** The record: releases and entries, with the clock they are held against. What they prove is worked out where they are shown. */
-export async function openedRecord(context: Context, siteId: string): Promise<readonly Buffer[]> {
+/**
+ * The record: releases and entries, with the clock they are held against. What they prove is worked out where they are shown. `since`: what the one
+ * who asks has of it. A record that is shorter than that is another one, and told whole.
+ */
+export async function openedRecord(
+  context: Context,
+  siteId: string,
+  since: RecordSince = { entries: 0, releases: 0 },
+): Promise<readonly Buffer[]> {
   await designHead(context, siteId);
-  const { releases, entries } = logJson(await siteLog(siteId, context.db));
+  const log = await siteLog(siteId, context.db);
+  const counts = { entries: log.entries.length, releases: log.releases.length };
+  const { releases, entries } = logJson(log, {
+    entries: since.entries > counts.entries ? 0 : since.entries,
+    releases: since.releases > counts.releases ? 0 : since.releases,
+  });
   const text = (json: string) => Buffer.from(json);
-  const nowMs = context.now().getTime();
-  return [text(`{"nowMs":${nowMs},"releases":[`), ...releases, text('],"entries":['), ...entries, text(']}')];
+  const head = { nowMs: context.now().getTime(), counts };
+  return [
+    text(`${JSON.stringify(head).slice(0, -1)},"releases":[`),
+    ...releases,
+    text('],"entries":['),
+    ...entries,
+    text(']}'),
+  ];
 }

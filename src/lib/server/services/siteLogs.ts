@@ -8,6 +8,7 @@ import type { Evidence } from '$core/proving/evidence';
 import { evidence } from '$core/proving/evidence';
 import type { SiteLog } from '$core/proving/evidence/log';
 import { openEntry } from '$core/proving/readEntry';
+import type { RecordSince } from '$lib/schemas/record';
 import type { Db, Tx } from '../db/client';
 import { release, siteRecord } from '../db/schema';
 import { log } from '../log';
@@ -92,16 +93,21 @@ export interface LogJson {
   readonly releases: readonly Buffer[];
   readonly entries: readonly Buffer[];
 }
-export function logJson(own: ReleasedLog): LogJson {
-  const known = WRITTEN.get(own) ?? { count: 0, pieces: [] };
-  const written = { count: own.entries.length, pieces: inPieces(known.pieces, own.entries.slice(known.count)) };
-  WRITTEN.set(own, written);
-  const releases = own.releases.map((r, i) => {
+export function logJson(own: ReleasedLog, since: RecordSince): LogJson {
+  const releases = own.releases.slice(since.releases).map((r, i) => {
     const frozen = FROZEN.get(r) ?? jsonOf(r);
     FROZEN.set(r, frozen);
     return i === 0 ? frozen : Buffer.concat([COMMA, frozen]);
   });
-  return { releases, entries: written.pieces };
+  return { releases, entries: since.entries ? inPieces([], own.entries.slice(since.entries)) : wholeOf(own) };
+}
+
+/** Every entry: asked for whenever a screen opens. */
+function wholeOf(own: ReleasedLog): readonly Buffer[] {
+  const known = WRITTEN.get(own) ?? { count: 0, pieces: [] };
+  const written = { count: own.entries.length, pieces: inPieces(known.pieces, own.entries.slice(known.count)) };
+  WRITTEN.set(own, written);
+  return written.pieces;
 }
 
 /** A piece is closed when it is as long as this, bytes. */

@@ -10,6 +10,7 @@
   import type { OpenedSite } from '$lib/schemas/site';
   import LineStrip from '$lib/ui/LineStrip.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
+  import Alarms from './Alarms.svelte';
   import ReleasePanel from './ReleasePanel.svelte';
   import SiteBar from './SiteBar.svelte';
   import SwitchOff from './SwitchOff.svelte';
@@ -20,12 +21,17 @@
   const record = provideRecord(untrack(() => new SiteRecord(site.siteId)));
   onMount(() => {
     void site.resume();
-    const days = setInterval(() => record.log?.tick(), 30_000);
+    const looking = setInterval(look, LOOK_MS);
     return () => {
-      clearInterval(days);
+      clearInterval(looking);
       site.close();
     };
   });
+  /** Between two looks at what others have recorded, where somebody looks at the screen, ms. */
+  const LOOK_MS = 5000;
+  function look() {
+    if (!document.hidden) void record.log?.look();
+  }
   // What is not sent is kept on the device; whoever leaves is asked all the same, for nobody sends it meanwhile.
   beforeNavigate(({ cancel, to, willUnload }) => {
     if (site.pending === 0 || (to?.params?.id === site.siteId && !willUnload)) return;
@@ -56,6 +62,7 @@
   const here = $derived(page.url.pathname.split('/')[3] ?? '');
 </script>
 
+<svelte:document onvisibilitychange={look} />
 <svelte:head><title>{site.design.survey.name} · Bolt Yard</title></svelte:head>
 
 <header>
@@ -65,6 +72,7 @@
 <main id="content" class="mx-auto max-w-[1500px] px-3 py-2 sm:px-4">
   {#if releasing}<ReleasePanel {site} again={data.releases.length > 0} done={() => (releasing = false)} />{/if}
   <Unreadable letters={data.unreadable} />
+  {#if log}<Alarms {log} design={known} />{/if}
   <SwitchOff units={switchOff} siteId={site.siteId} design={known} />
   <Trouble problem={site.trouble} ondismiss={() => (site.trouble = null)} />
   {@render children()}

@@ -1,5 +1,12 @@
 import { recordSchema } from '$core/proving/kinds';
-import { chainReportSchema, clockSchema, costSchema, recordedSchema, siteLogSchema } from '$lib/schemas/record';
+import {
+  chainReportSchema,
+  clockSchema,
+  costSchema,
+  recordSinceSchema,
+  recordedSchema,
+  siteLogSchema,
+} from '$lib/schemas/record';
 import type { Operation } from '../operation';
 
 export const provingOperations: readonly Operation[] = [
@@ -14,7 +21,9 @@ export const provingOperations: readonly Operation[] = [
   {
     path: '/api/v1/sites/{id}/records',
     method: 'get',
-    summary: 'Releases and entries of a site, from which everything it proves follows',
+    summary:
+      'Releases and entries of a site, from which everything it proves follows; of a record known in part, what came since',
+    query: recordSinceSchema,
     response: siteLogSchema,
   },
   {
