@@ -105,6 +105,22 @@ describe('a form', () => {
       capped: true,
     });
   });
+  it('of a box asks for everything on the packing list, nothing of it damaged until somebody says so', () => {
+    const packing = [
+      { item: 'bracket', perUnit: 1 },
+      { item: 'cap', perUnit: 8 },
+    ];
+    const inverters = twoUnits.equipment.inverters.map((t) => ({ ...t, body: { ...t.body, packing } }));
+    const design = { ...twoUnits, equipment: { ...twoUnits.equipment, inverters } };
+    const form = kindNamed('received').form?.(design, unit);
+    expect(form?.blank).toMatchObject({ got0: null, damaged0: 0, got1: null, damaged1: 0 });
+    expect(form?.toValues?.({ ...form.blank, serial: 'SN-1', got0: 1, got1: 7, damaged1: 2 })).toMatchObject({
+      items: [
+        { item: 'bracket', got: 1, damaged: 0 },
+        { item: 'cap', got: 7, damaged: 2 },
+      ],
+    });
+  });
   it('of the joints has a field for every one, at both ends', () => {
     const { joints } = healthy('torque', twoUnits, unit) as { joints: readonly { readonly at: string }[] };
     const typed = Object.fromEntries(joints.map((_, i) => [`joint${i}`, 20 + i]));

@@ -14,7 +14,7 @@ import { twoUnits } from '../testing/handedOver';
 import type { Entry, EntrySubject } from './entry';
 import { evidence } from './evidence';
 import type { Judgement, Result } from './kind';
-import { kindNamed } from './kinds';
+import { KINDS, kindNamed } from './kinds';
 import { FIELD_CAUSES } from './tables/fieldCauses';
 
 /** What kinds ask of a reading that is not as it should be. Limits are those of the rules and their sources; here the right thing is compared. */
@@ -398,6 +398,22 @@ describe('torque', () => {
       return asked({ mode: 'readout', boardTargetNm: 0.5, joints });
     };
     expect([nine(/unit/), nine(/board/)]).toEqual([expect.stringMatching(/9 joints read/), null]);
+  });
+});
+
+describe('a part that the design does not have', () => {
+  it('is proved by no kind, and no kind fails inside over it', () => {
+    const bare = { ...twoUnits, inverters: [], strings: [], runs: [], hung: [] };
+    const gone = { ...bare, chain: { ...bare.chain, devices: [] } };
+    const beside = ['as-drilled', 'received', 'lift'];
+    for (const k of KINDS.filter(({ kind, gates }) => (gates.length > 0 && kind !== 'step') || beside.includes(kind)))
+      for (const part of [UNIT, STRING].filter((p) => k.scopes.includes(p.scope))) {
+        const says = judged(k.kind, part, {}, { design: gone }).says;
+        expect(
+          says.filter((s) => s.result === 'pass'),
+          k.kind,
+        ).toEqual([]);
+      }
   });
 });
 

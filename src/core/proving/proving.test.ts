@@ -61,6 +61,9 @@ describe('likeliest cause (Bayes over field causes; priors common practice)', ()
   it('names a swapped home run when the plan has another length', () => {
     const r = rankCauses(M575, { ...reading, otherModules: 14, voltageV: 14 * 48.63767, currentA: null });
     expect(r.causes[0]?.cause).toBe('swapped');
+    // Of a plan without another length nothing can be told apart by it.
+    const alike = rankCauses(M575, { ...reading, otherModules: 18, voltageV: 18 * 48.63767, currentA: null });
+    expect(alike.causes.filter((c) => c.cause === 'swapped' && c.probability > 0)).toEqual([]);
   });
 });
 

@@ -84,6 +84,9 @@ describe('times of entries', () => {
       [49, 49],
     ]);
     expect(a?.[0]?.after).toEqual([b?.[0], server?.[0]]);
+    // One of the names alone is later than the clock says.
+    const [, own] = chainsOf([late, right], [release], []);
+    expect(times(own ?? [])).toEqual([[49, 49]]);
     // Where the names agree with the clocks nothing moves.
     const [, quiet] = chainsOf([tick(crew(), 10, { device: { id: 'a' } })], [release], []);
     expect(times(quiet ?? [])).toEqual([[9, 11]]);
