@@ -2,12 +2,14 @@ import type { APIRequestContext, Locator, Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
 
-/** A site of its own for a test: a copy of a demo project. */
-export async function demoSite(request: APIRequestContext, name = 'tarnholm-ice-rink'): Promise<string> {
-  const response = await request.post('/api/v1/projects', {
-    headers: { 'content-type': 'application/json' },
-    data: await readFile(`demo/${name}.project.json`, 'utf8'),
-  });
+/** A site of its own for a test: a copy of a demo project, with what a test wants otherwise. */
+export async function demoSite(
+  request: APIRequestContext,
+  name = 'tarnholm-ice-rink',
+  over: Readonly<Record<string, unknown>> = {},
+): Promise<string> {
+  const project = JSON.parse(await readFile(`demo/${name}.project.json`, 'utf8')) as Record<string, unknown>;
+  const response = await request.post('/api/v1/projects', { data: { ...project, ...over } });
   expect(response.status()).toBe(201);
   return ((await response.json()) as { siteId: string }).siteId;
 }

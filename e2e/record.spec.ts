@@ -127,6 +127,45 @@ test('a danger that one phone reports stops the work on another, without anybody
   await expect(done).toBeHidden();
 });
 
+test('what others record meanwhile moves nothing under the hands of whoever types', async ({
+  page,
+  browser,
+  request,
+}) => {
+  const site = await demoSite(request, 'tarnholm-ice-rink', { records: [] });
+  await open(page, `/sites/${site}/energise`);
+  await signOn(page);
+  await passGate(page, 'Safe start of the day');
+  await page.getByRole('link', { name: 'Site log', exact: true }).click();
+  const heading = (of: Page) => of.getByRole('region', { name: /modules$/ }).getByRole('heading');
+  const strings = page.getByRole('group', { name: 'String' }).getByRole('button');
+  for (const at of [0, 1]) {
+    await strings.nth(at).click();
+    await page.getByRole('button', { name: /^Tag at both ends/ }).click();
+    await expect(page.getByRole('button', { name: /^Tag at both ends/ })).toBeHidden();
+  }
+  await expect(page.getByText('not sent yet')).toBeHidden();
+  await open(page, `/sites/${site}/log`);
+  const stood = await heading(page).innerText();
+  await fill(page, { 'Open-circuit voltage': '811' });
+
+  // Another crew opens at the same string, and is done with it first.
+  const other = await (await browser.newContext()).newPage();
+  await open(other, `/sites/${site}/log`);
+  await signOn(other, 'Ole Brand');
+  await expect(heading(other)).toHaveText(stood);
+  await fill(other, { 'Cell temperature': '40', 'Irradiance in the plane': '700' });
+  const expected = /Expected ([\d.]+) V/.exec(await other.getByText(/^Expected [\d.]+ V/).innerText())?.[1];
+  await fill(other, { 'Open-circuit voltage': expected ?? '' });
+  await other.getByRole('button', { name: 'Record the reading' }).click();
+  await expect(heading(other)).not.toHaveText(stood);
+
+  await expect(page.getByText('Ole Brand').first()).toBeVisible();
+  await expect(heading(page)).toHaveText(stood);
+  await expect(page.getByLabel(/^Open-circuit voltage/)).toHaveValue('811');
+  await other.context().close();
+});
+
 test('what is typed for the next step stays while the last one is still on its way', async ({ page, request }) => {
   await permitted(page, request);
   const letGo = await hanging(page);

@@ -132,14 +132,21 @@ export class LogState {
     this.#told = log.counts;
     // Releases are frozen, entries never change and nothing goes from a record: what is here stays the very same, and what is new comes behind it.
     const letters = new Set(this.releases.map((r) => r.letter));
-    const ids = new Set(this.#entries.map((e) => e.id));
     const releases = log.releases.filter((r) => !letters.has(r.letter));
-    const entries = log.entries.filter((e) => !ids.has(e.id));
-    if (!first && releases.length === 0 && entries.length === 0) return;
     if (releases.length) this.releases = [...this.releases, ...releases];
-    if (entries.length) this.#entries = [...this.#entries, ...entries];
+    const entries = this.#learn(log.entries);
+    if (!first && releases.length === 0 && entries.length === 0) return;
     this.#nowMs = log.nowMs;
     if (!first) this.alarms = [...this.alarms, ...entries.filter(isDanger).filter((e) => e.device?.id !== deviceId())];
+  }
+
+  /** Puts entries that the server has behind those known; returns the new ones. What is on its way may be told of before it is answered for. */
+  #learn(told: readonly Entry[]): readonly Entry[] {
+    const known = new Set(this.#entries.map((e) => e.id));
+    const own = new Map(this.unsent.map((e) => [e.id, e]));
+    const added = told.filter((e) => !known.has(e.id)).map((e) => own.get(e.id) ?? e);
+    if (added.length) this.#entries = [...this.#entries, ...added];
+    return added;
   }
 
   /** Somebody has seen that another reported a danger. */
@@ -248,7 +255,7 @@ export class LogState {
     for (let entry = this.unsent[0]; entry; entry = this.unsent[0]) {
       try {
         await post(`/api/v1/sites/${this.siteId}/records`, entry, PATIENCE_MS);
-        this.#entries = [...this.#entries, entry];
+        this.#learn([entry]);
       } catch (cause) {
         if (!(cause instanceof ApiProblem)) throw cause;
         if (nobodyAnswered(cause.problem) || cause.problem.status >= 500) return this.#later();

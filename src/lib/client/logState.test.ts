@@ -268,6 +268,25 @@ describe('the record on a device', () => {
     await log.look();
     expect(asked.slice(2)).toEqual([0, 2].map((n) => `/api/v1/sites/s/records?entries=${n}&releases=1`));
   });
+  it('has an entry once that is told of before it is answered for', async () => {
+    const taken = server();
+    const log = await open();
+    let answered = (): void => undefined;
+    const answering = globalThis.fetch;
+    vi.stubGlobal('fetch', async (...all: Parameters<typeof fetch>) => {
+      const answer = await answering(...all);
+      if (all[1]?.body) await new Promise<void>((resolve) => (answered = resolve));
+      return answer;
+    });
+    await log.add(safe);
+    const [own] = log.unsent;
+    await vi.waitFor(() => expect(taken).toHaveLength(1));
+    await log.look();
+    expect([log.unsent.length, log.entries.length, log.entries[0] === own]).toEqual([1, 1, true]);
+    answered();
+    await log.flush();
+    expect([log.unsent.length, log.entries.length, log.alarms.length]).toEqual([0, 1, 0]);
+  });
   it('raises the alarm for a danger that another reports, until somebody has seen it', async () => {
     const taken = server();
     const log = await open();

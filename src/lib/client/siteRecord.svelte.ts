@@ -5,23 +5,25 @@ import { ENTRY_BOX, waitingIn } from './outbox';
 /** The record of every site that this tab has opened: what one has not sent yet it goes on sending, whatever is on screen. */
 const LOGS = new Map<string, LogState>();
 
-function opened(made: LogState): LogState {
-  LOGS.set(made.siteId, made);
-  void made.open();
-  return made;
+/** The record of a site on this device, opened once. Called by what outlives a component: a component's deriveds end with it. */
+export function logOf(siteId: string, made: (siteId: string) => LogState): LogState {
+  const known = LOGS.get(siteId);
+  if (known) return known;
+  const log = made(siteId);
+  LOGS.set(siteId, log);
+  void log.open();
+  return log;
 }
 
 /** The record of the site on screen, from the first screen on that reads it. Planning needs neither it nor the rules that judge it, and loads nothing of them. */
 export class SiteRecord {
   log = $state.raw<LogState | null>(null);
 
-  constructor(readonly siteId: string) {}
-
-  open(made: (siteId: string) => LogState): LogState {
-    if (this.log) return this.log;
-    const known = LOGS.get(this.siteId);
-    known?.comeBack();
-    return (this.log = known ?? opened(made(this.siteId)));
+  /** A screen has read it. */
+  show(log: LogState): void {
+    if (this.log === log) return;
+    log.comeBack();
+    this.log = log;
   }
 }
 
@@ -33,11 +35,7 @@ export async function sendWaiting(): Promise<void> {
   const sites = new Set(waitingIn(ENTRY_BOX).map((key) => key.split('.')[0] ?? ''));
   if (sites.size === 0) return;
   const { LogState: Log } = await import('./logState.svelte');
-  for (const siteId of sites) {
-    const log = LOGS.get(siteId);
-    if (log) void log.flush();
-    else opened(new Log(siteId));
-  }
+  for (const siteId of sites) void logOf(siteId, (id) => new Log(id)).flush();
 }
 
 const KEY = Symbol('record');

@@ -1,18 +1,23 @@
 import { untrack } from 'svelte';
-import type { OpenedRecord } from '$lib/schemas/record';
-import { LogState } from './logState.svelte';
+import type { LogState } from './logState.svelte';
+import type { WithRecord } from './openRecord';
 import { useRecord } from './siteRecord.svelte';
 
-/** The log of the open site; the first screen that asks for it opens it. */
-export const useLog = (): LogState => useRecord().open((siteId) => new LogState(siteId));
+/** The log of the open site, on a screen that reads the record. */
+export function useLog(): LogState {
+  const { log } = useRecord();
+  if (!log) throw new RangeError('log must be opened by the page that shows it (got none)');
+  return log;
+}
 
 /** The log of the open site, fed with what its page read. */
-export function useLogOf(read: () => { readonly record: OpenedRecord | null }): LogState {
-  const log = useLog();
-  untrack(() => log.take(read().record));
+export function useLogOf(read: () => WithRecord): LogState {
+  const { log, record } = untrack(read);
+  useRecord().show(log);
+  log.take(record);
   $effect(() => {
-    const { record } = read();
-    untrack(() => log.take(record));
+    const { record: fresh } = read();
+    untrack(() => log.take(fresh));
   });
   return log;
 }

@@ -17,7 +17,7 @@
         {design}
         done={leaves(pick.current.key)}
       />{/key}{/if}
-  <OrderPanel unitId={unit.id} {design} />
+  <OrderPanel unitId={unit.id} {design} done={() => pick.goOn()} />
   {#if pick.onGrid && !pick.signed}<button
       type="button"
       class="w-full bg-holds px-4 py-3 text-lg font-bold text-white"

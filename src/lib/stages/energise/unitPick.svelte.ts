@@ -16,10 +16,15 @@ export class UnitPick {
   readonly log: LogState;
   #unitId = $state('');
   #chosen = $state('');
+  /** The gate that was the next one when the crew came to it: what others record meanwhile moves nothing under its hands. */
+  #stood = $state('');
 
   constructor(log: LogState) {
     this.log = log;
     this.#unitId = untrack(() => page.url.searchParams.get('at') ?? this.#firstWaiting());
+    $effect(() => {
+      if (this.#stood === '' && this.current) this.#stood = this.current.key;
+    });
   }
 
   /** Opens at the first unit that is not on grid yet, and stays where the crew is when it comes on. */
@@ -53,6 +58,7 @@ export class UnitPick {
   readonly current = $derived.by(
     () =>
       this.shown.find((g) => g.key === this.#chosen) ??
+      this.shown.find((g) => g.key === this.#stood) ??
       this.shown.find(
         (g) => ['open', 'failed', 'caution'].includes(g.state) || (g.state === 'stale' && g.waitsFor.length === 0),
       ) ??
@@ -74,6 +80,11 @@ export class UnitPick {
   pickUnit(id: string): void {
     this.#unitId = id;
     this.#chosen = '';
+    this.goOn();
+  }
+  /** To the gate that is next now. */
+  goOn(): void {
+    this.#stood = '';
   }
   /** Brings a gate on screen. */
   choose(key: string): void {
@@ -82,6 +93,7 @@ export class UnitPick {
   /** Leaves a gate that was worked on, unless somebody went on to another meanwhile. */
   leave(key: string): void {
     if (this.#chosen === key) this.#chosen = '';
+    if (this.#stood === key) this.goOn();
   }
   sign(): void {
     if (!this.unit) return;

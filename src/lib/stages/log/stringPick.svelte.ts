@@ -6,10 +6,15 @@ import type { LogState } from '$lib/client/logState.svelte';
 
 /** Gates of a string, in the order in which they close. */
 export const STRING_GATES: readonly GateId[] = ['D-ID', 'D-POL', 'D-VOC', 'D-IR', 'D-ISC'];
+/** Gates that one reading at the plug closes. */
+const AT_THE_PLUG: readonly GateId[] = ['D-POL', 'D-VOC'];
 /** What is measured at a string, after its tag. */
 export const STRING_KINDS = ['string-test', 'dc-insulation', 'string-current'] as const;
 
-/** The string that the crew stands at, and the entry of it that is being corrected. Opens at the first that has no voltage yet. */
+/**
+ * The string that the crew stands at, and the entry of it that is being corrected. Opens at the first that has no voltage yet, and goes on to the
+ * next with a reading of its own: what others record meanwhile moves nothing under its hands.
+ */
 export class StringPick {
   readonly log: LogState;
   /** Where the address leads: a string, or a unit. */
@@ -20,11 +25,15 @@ export class StringPick {
     return led ?? this.#at;
   });
   #stringId = $derived.by(() => this.#at);
+  #stood = $state('');
   correcting = $state<string | null>(null);
   reason = $state('');
 
   constructor(log: LogState) {
     this.log = log;
+    $effect(() => {
+      if (this.#stood === '' && this.string) this.#stood = this.string.id;
+    });
   }
 
   readonly design = $derived.by(() => this.log.current?.design);
@@ -37,7 +46,8 @@ export class StringPick {
   readonly string = $derived.by(
     () =>
       this.strings.find((s) => s.id === this.#stringId) ??
-      this.strings.find((s) => this.stateOf('D-VOC', s.id) === 'open') ??
+      this.strings.find((s) => s.id === this.#stood) ??
+      this.strings.find((s) => AT_THE_PLUG.some((gate) => this.stateOf(gate, s.id) === 'open')) ??
       this.strings[0],
   );
   readonly module = $derived.by(() =>
@@ -60,6 +70,7 @@ export class StringPick {
   }
   /** What was begun is on record, or given up. */
   readonly done = (): void => {
+    this.#stood = '';
     this.correcting = null;
     this.reason = '';
   };

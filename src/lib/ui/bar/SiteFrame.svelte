@@ -18,7 +18,7 @@
 
   let { data, children }: { data: OpenedSite; children: Snippet } = $props();
   const site = provideSite(untrack(() => new SiteState(data)));
-  const record = provideRecord(untrack(() => new SiteRecord(site.siteId)));
+  const record = provideRecord(untrack(() => new SiteRecord()));
   onMount(() => {
     void site.resume();
     const looking = setInterval(look, LOOK_MS);

@@ -17,6 +17,7 @@
     prefill = {},
     done,
     extra,
+    unsaved = $bindable(false),
   }: {
     kind: AnyKind;
     subject: EntrySubject;
@@ -29,6 +30,8 @@
     merge?: (typed: Record<string, unknown>) => Record<string, unknown>;
     done?: () => void;
     extra?: Snippet<[Record<string, unknown>, (path: string, next: unknown) => void]>;
+    /** Something is typed that is not on record. */
+    unsaved?: boolean;
   } = $props();
   const log = useLog();
   const form = $derived(log.current && kind.form?.(log.current.design, subject));
@@ -75,6 +78,7 @@
       {label}
       {save}
       extra={below}
+      bind:unsaved
     />
   {/key}
 {/if}

@@ -29,6 +29,9 @@
   const question = $derived(
     newest && kindOf(newest.by).question?.(newest.by.values, { design, subject, instrument: newest.by.instrument }),
   );
+  const proved = $derived(isClosed(proof.state) && proof.state !== 'accepted' && proof.state !== 'waived');
+  let again = $state(false);
+  let unsaved = $state(false);
   let acceptReason = $state('');
   const held = $derived(inHand(log.evidence).find((w) => w.gate === gate.id && w.object === proof.object));
   const work = (doing: 'begins' | 'ends') => log.add({ kind: 'work', subject, values: { gate: gate.id, doing } });
@@ -104,16 +107,22 @@
           <EntryForm kind={beside} {subject} label="Record and sign" done={leave} />
         </details>
       {/each}
-      {#if !isClosed(proof.state) || proof.state === 'accepted' || proof.state === 'waived'}
-        {#if proof.state === 'locked'}<p class="text-sm text-dim">
-            Measured now it is a reading on record, and proves nothing: what it waits for comes first.
-          </p>{:else}<EntryForm {kind} {subject} label="Record and sign" done={leave} />{/if}
-      {:else}
-        <details>
-          <summary class="cursor-pointer text-sm underline">Measure it again</summary>
-          <EntryForm {kind} {subject} label="Record and sign" done={leave} />
-        </details>
-      {/if}
+      {#if proof.state === 'locked'}<p class="text-sm text-dim">
+          Measured now it is a reading on record, and proves nothing: what it waits for comes first.
+        </p>{:else if proved}<button
+          type="button"
+          class="mb-2 text-sm underline"
+          aria-expanded={again}
+          onclick={() => (again = !again)}>Measure it again</button
+        >{/if}
+      <!-- What is typed stays, whatever others record meanwhile. -->
+      {#if unsaved || (proved ? again : proof.state !== 'locked')}<EntryForm
+          {kind}
+          {subject}
+          label="Record and sign"
+          done={leave}
+          bind:unsaved
+        />{/if}
     {:else if proof.state !== 'passed'}
       {#key `${gate.id}|${log.madeHere('gate', subject)}`}<GateTick
           {gate}

@@ -14,7 +14,8 @@
   import Words from '$lib/ui/form/Words.svelte';
   import { named, stepWords, when } from './words';
 
-  let { unitId, design }: { unitId: string; design: SiteDesign } = $props();
+  let { unitId, design, done }: { unitId: string; design: SiteDesign; /** A step is on record. */ done: () => void } =
+    $props();
   const log = useLog();
   const clock = new OrderClock();
   const proof = $derived(log.evidence.unit(unitId));
@@ -32,12 +33,12 @@
   const next = $derived(log.evidence.next(unitId, order));
   const steps = $derived(stepsOf(order));
   const step = $derived(steps.find((s) => s.state === next?.state));
-  const done = $derived(order === 'off' ? (run.isolating ? run.off : []) : run.done);
+  const made = $derived(order === 'off' ? (run.isolating ? run.off : []) : run.done);
   const byState = $derived(
     new Map(
       log.entries
         .filter(STEP.is)
-        .filter((e) => done.some((d) => d.id === e.id))
+        .filter((e) => made.some((d) => d.id === e.id))
         .map((e) => [e.values.state, e]),
     ),
   );
@@ -45,7 +46,7 @@
   const waitS = $derived(step ? leastWaitS(step, { design, unitId }) : 0);
   const grid = $derived(step?.state === 'GRID_WAIT');
   /** The step that stands open before somebody. Whatever else comes to the record leaves it, and what was typed for it, as it is. */
-  const opened = $derived(`${unitId}|${order}|${step?.state}|${done.length}|${next?.lost.length === 0}`);
+  const opened = $derived(`${unitId}|${order}|${step?.state}|${made.length}|${next?.lost.length === 0}`);
   $effect(() => {
     void opened;
     untrack(() => {
@@ -73,7 +74,7 @@
       restarts: clock.restarts,
       seen,
     };
-    await log.add({ kind: 'step', subject: { scope: 'inverter', id: unitId }, values });
+    if (await log.add({ kind: 'step', subject: { scope: 'inverter', id: unitId }, values })) done();
   }
 </script>
 
