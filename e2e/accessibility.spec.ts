@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { siteViews } from '../scripts/siteViews.mjs';
 import { demoSite, open } from './helpers';
 

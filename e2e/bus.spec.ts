@@ -1,5 +1,5 @@
 import type { Locator } from '@playwright/test';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { demoSite, fill, open, saved, signOn } from './helpers';
 
 /** Scans until every unit answers in its time: where the machine sleeps in the middle of a scan, a unit is rightly late to it, and it is made again. */

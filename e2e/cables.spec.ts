@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { demoSite, fill, open, saved } from './helpers';
 
 test('the cables that could lie for a run: ordered by cost, one taken, one that a rule stands in the way of', async ({

@@ -1,5 +1,5 @@
 import type { Locator } from '@playwright/test';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { readFile } from 'node:fs/promises';
 import { demoSite, energise, fill, open, passGate, saved, signOn, turnTime } from './helpers';
 

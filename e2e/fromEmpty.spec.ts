@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { energise, fill, open, passGate, saved, signOn, turnTime, volts } from './helpers';
 
 test('from an empty site to a signed switch-on, by hand', async ({ page }) => {

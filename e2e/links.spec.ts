@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { demoSite, fill, open, saved, signOn } from './helpers';
 
 test('the shortest order of the chain is found, proven, taken, and undone', async ({ page, request }) => {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { confirmStep, demoSite, fill, open, passGate, saved, signOn, turnTime } from './helpers';
 
 /** Ways in which a person could talk a permit round: each is tried by hand, and the unit stays off. */

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { demoSite, fill, open, saved } from './helpers';
 
 const sheet = (page: Page) => page.getByRole('group', { name: /^Plan of the site/ });

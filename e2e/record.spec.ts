@@ -1,5 +1,5 @@
 import type { APIRequestContext, Page } from '@playwright/test';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { confirmStep, demoSite, fill, open, passGate, signOn, turnTime } from './helpers';
 
 /** Before the first step of the last unit that is not on grid: the day is safe, and its permit given. */

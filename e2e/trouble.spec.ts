@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { demoSite, open, saved } from './helpers';
 
 test('a broken or foreign project file is refused with the place of the error, and changes nothing', async ({

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { demoSite, open, saved } from './helpers';
 
 test('a grid that stands high trips units on sunny days; a heavier cable, or a grid that stands lower, mends it', async ({

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { demoSite, open } from './helpers';
 
 test('the yard is searched, filtered, sorted; a site is put aside and put back, copied as a start', async ({

@@ -52,12 +52,14 @@
     unsaved?: boolean;
   } = $props();
 
+  /** A form is of one name from beginning to end, and keeps it when it closes while it saves. */
+  const name = untrack(() => prefix);
   /** What is stored, as far as this form knows. */
   let stored = untrack(() => $state.snapshot(value) as Values);
   const adapter = untrack(() => zod4(schema));
   const form = untrack(() =>
     superForm(defaults({ ...$state.snapshot(value), ...$state.snapshot(taken) } as never, adapter), {
-      id: prefix,
+      id: name,
       SPA: true,
       dataType: 'json',
       validators: adapter,
@@ -77,7 +79,7 @@
         if (saved) {
           restored = false;
           // At once: a form that closes when it is saved has no time for more.
-          writeDraft(prefix, stored, null);
+          writeDraft(name, stored, null);
           stored = posted.data as Values;
         }
         general = problem && !problem.errors?.length ? problem.detail : '';
@@ -89,12 +91,12 @@
   let saved = $state(false);
   let restored = $state(false);
   onMount(() => {
-    const typed = drafts ? readDraft(prefix, stored) : null;
+    const typed = drafts ? readDraft(name, stored) : null;
     if (typed) values.set(typed as never, { taint: true });
     restored = typed !== null;
   });
   $effect(() => {
-    if (drafts && ($tainted || saved)) writeDraft(prefix, stored, saved ? null : ($values as Values));
+    if (drafts && ($tainted || saved)) writeDraft(name, stored, saved ? null : ($values as Values));
   });
   $effect(() => {
     unsaved = Boolean($tainted) && !saved;
@@ -147,7 +149,7 @@
           {#if field.kind === 'list'}
             <ListInput
               {field}
-              id="{prefix}-{field.path}"
+              id="{name}-{field.path}"
               bind:value={
                 () => (at($values, field.path) ?? []) as Record<string, unknown>[], (next) => put(field.path, next)
               }
@@ -155,7 +157,7 @@
             />
           {:else}<FieldInput
               {field}
-              id="{prefix}-{field.path}"
+              id="{name}-{field.path}"
               bind:value={() => at($values, field.path), (next) => put(field.path, next)}
               errors={messages(field.path)}
               choices={choices[field.path]}
