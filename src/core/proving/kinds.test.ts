@@ -114,12 +114,19 @@ describe('a form', () => {
     const design = { ...twoUnits, equipment: { ...twoUnits.equipment, inverters } };
     const form = kindNamed('received').form?.(design, unit);
     expect(form?.blank).toMatchObject({ got0: null, damaged0: 0, got1: null, damaged1: 0 });
+    expect(form?.blank).toMatchObject({ packagingWhole: false, carrierTold: false });
+    expect(form?.groups[1]?.paths).toEqual(['got0', 'damaged0', 'got1', 'damaged1']);
     expect(form?.toValues?.({ ...form.blank, serial: 'SN-1', got0: 1, got1: 7, damaged1: 2 })).toMatchObject({
       items: [
         { item: 'bracket', got: 1, damaged: 0 },
         { item: 'cap', got: 7, damaged: 2 },
       ],
     });
+  });
+  it('of an address says nothing of a serial that nobody read back', () => {
+    const typed = { address: 3, from: 'at the unit' };
+    expect(fill('addressed', unit, { ...typed, serial: '' })).toEqual({ ...typed, serial: null });
+    expect(fill('addressed', unit, { ...typed, serial: 'SN-1' })).toEqual({ ...typed, serial: 'SN-1' });
   });
   it('of the joints has a field for every one, at both ends', () => {
     const { joints } = healthy('torque', twoUnits, unit) as { joints: readonly { readonly at: string }[] };

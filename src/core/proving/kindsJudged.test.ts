@@ -13,6 +13,7 @@ import { runOf } from '../testing/examples';
 import { twoUnits } from '../testing/handedOver';
 import type { Entry, EntrySubject } from './entry';
 import { evidence } from './evidence';
+import { gateRow } from './gates/machine';
 import type { Judgement, Result } from './kind';
 import { KINDS, kindNamed } from './kinds';
 import { FIELD_CAUSES } from './tables/fieldCauses';
@@ -285,6 +286,19 @@ describe('landing', () => {
       lineOf(twoUnits).unit('inv-1')?.strings.length ?? -1,
     );
   });
+  it('counts a reversed string among nobody’s sisters', () => {
+    const all = {
+      ...twoUnits,
+      strings: twoUnits.strings.map((s, i) => ({
+        ...s,
+        place: { inverterId: 'inv-1', tracker: i + 1, input: 1, branch: 1 as const },
+      })),
+    };
+    // Of three others one is reversed: two are too few to be held against.
+    const volts = [50, 50, -50, 47];
+    const read = { inputs: all.strings.map((s, i) => ({ stringId: s.id, voltageV: s.modules * (volts[i] ?? 0) })) };
+    expect(odd(judged('landing', UNIT, read, { design: all }))).toEqual(['proving.landed-input stop']);
+  });
   it('stops at a string that is reversed, or over its limit', () => {
     for (const wrong of [(v: number) => -v, () => 0, () => 1490])
       expect(
@@ -409,10 +423,11 @@ describe('a part that the design does not have', () => {
     for (const k of KINDS.filter(({ kind, gates }) => (gates.length > 0 && kind !== 'step') || beside.includes(kind)))
       for (const part of [UNIT, STRING].filter((p) => k.scopes.includes(p.scope))) {
         const says = judged(k.kind, part, {}, { design: gone }).says;
+        const own = k.gates.filter((gate) => gateRow(gate).scope === part.scope);
         expect(
-          says.filter((s) => s.result === 'pass'),
+          says.map((s) => [s.gate, s.result]),
           k.kind,
-        ).toEqual([]);
+        ).toEqual(own.map((gate) => [gate, null]));
       }
   });
 });

@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { supplySignature } from './measure/supplySignature';
 import { supplyCalculations } from './supplyCalculations';
+
+type Three = readonly [number, number, number];
 
 const { input, run } = supplyCalculations['supply-signature'];
 const SIX = { line12V: 402, line23V: 399, line31V: 401, pe1V: 232.4, pe2V: 231.1, pe3V: 230.2 };
@@ -20,6 +23,13 @@ describe('a supply by its voltages', () => {
   });
   it('stops at a floating supply that reads as a wye until it is read at low impedance', () =>
     expect(told({ low1V: 38, low2V: 44, low3V: 41 }).verdict).toBe('stop'));
+  it('stops as floating where the third phase is at earth, and where the neutral is healthy on one phase alone', () => {
+    const name = (toPeV: Three, lowImpedanceV: Three, toNeutralV: Three | null) =>
+      supplySignature({ lineV: [402, 399, 401], toPeV, lowImpedanceV, toNeutralV, neutralToPeV: null }, 400).name;
+    expect(name([232, 231, 60], [20, 20, 50], null)).toBe('ungrounded');
+    expect(name([232, 231, 230], [20, 20, 20], [232, 231, 230])).toBe('pe_open');
+    expect(name([232, 231, 230], [20, 20, 20], [232, 300, 230])).toBe('ungrounded');
+  });
   it('asks for that repeat before it holds; two of its three are none', () => {
     const once = told({ low1V: null, low2V: null, low3V: null });
     expect(once).toMatchObject({ verdict: 'tight', action: expect.stringMatching(/^repeat L–PE at low impedance/) });

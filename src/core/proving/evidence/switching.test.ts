@@ -88,6 +88,16 @@ describe('the guards of a step', () => {
     expect(said('SETTLED')).toBe('Nothing is left to do in this order: SETTLED was not asked for.');
     expect(look(crew).next(UNIT, '1')).toBeNull();
   });
+  it('leave a unit live that somebody says was switched on, allowed or not, and no other', () => {
+    const said = (order: '1' | 'off', state: StepState) => {
+      const crew = permitted();
+      const entry = crew.step(UNIT, order, state, { role: 'helper' });
+      expect(note(crew, entry)).toMatch(/made by an electrician/);
+      return run(crew).live;
+    };
+    expect([said('1', 'AC_CLOSED'), said('1', 'LOCKED_OFF')]).toEqual([true, false]);
+    expect(stepsOf('off').map(({ state }) => said('off', state))).toEqual(stepsOf('off').map(() => false));
+  });
   it('are not closed without the grid code that sets the windows and the wait', () => {
     const crew = permitted({ ...twoUnits, survey: { ...twoUnits.survey, gridCode: null } });
     expect(lost(crew)).toEqual(['gate I-PERMIT@inv-1 is not closed']);

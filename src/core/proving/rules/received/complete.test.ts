@@ -15,7 +15,11 @@ edges(BOX_COMPLETE, () => ({
   stops: [caps(7), caps(8, 1), caps(0)],
   without: {
     'packing list': receivedBox({ packing: [] }),
-    'every thing on it counted': receivedBox({ items: [{ item: 'bracket', got: 1, damaged: 0 }] }),
+    // Two of three: what was not counted is missing whatever else was.
+    'every thing on it counted': receivedBox({
+      packing: ['bracket', 'cap', 'plug'].map((item) => ({ item, perUnit: 1 })),
+      items: ['bracket', 'cap'].map((item) => ({ item, got: 1, damaged: 0 })),
+    }),
   },
   numbers: [
     [caps(5, 1), { value: 4, limit: 0 }],

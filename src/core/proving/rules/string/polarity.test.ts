@@ -7,7 +7,7 @@ edges(POLARITY, () => ({
   holds: [stringTest({ voltageV: 0.1 }), stringTest()],
   stops: [stringTest({ voltageV: 0 }), stringTest({ voltageV: -870 })],
   without: {},
-  numbers: [[stringTest({ voltageV: -870 }), { value: -870 }]],
+  numbers: [-870, 812].map((voltageV) => [stringTest({ voltageV }), { value: voltageV }]),
 }));
 
 it('tells a reversed string from a dead one', () => {
