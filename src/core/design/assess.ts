@@ -42,6 +42,19 @@ export function assessSite(design: SiteDesign, memo: Memo = new Memo()): Assessm
   return summarise(blocks);
 }
 
+const BLOCKS = new WeakMap<Assessment, readonly Block[]>();
+
+/** Checks that were made anew between two assessments of a design: those of before and those of now. What is the very same block is neither. */
+export function madeAnew(
+  before: Assessment,
+  now: Assessment,
+): readonly [before: readonly Check[], now: readonly Check[]] {
+  const [old, own] = [before, now].map((a) => BLOCKS.get(a) ?? [a.checks]) as [readonly Block[], readonly Block[]];
+  const without = (blocks: readonly Block[], others: ReadonlySet<Block>) =>
+    blocks.flatMap((block) => (others.has(block) ? [] : block));
+  return [without(old, new Set(own)), without(own, new Set(old))];
+}
+
 interface Sums {
   readonly counts: Record<Verdict, number>;
   readonly elements: Map<LineElement, { checks: number; smallest: Check }>;
@@ -81,7 +94,7 @@ function summarise(blocks: readonly Block[]): Assessment {
       if (own.smallest === null || byUrgency(smallest, own.smallest) < 0) own.smallest = smallest;
     }
   }
-  return {
+  const assessment: Assessment = {
     // `concat` copies whole lists; flatMap would walk ten thousand checks one by one.
     checks: ([] as Check[]).concat(...blocks),
     // The most urgent check has the worst verdict: urgency goes by verdict first.
@@ -93,4 +106,6 @@ function summarise(blocks: readonly Block[]): Assessment {
     })),
     counts,
   };
+  BLOCKS.set(assessment, blocks);
+  return assessment;
 }

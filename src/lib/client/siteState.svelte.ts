@@ -5,7 +5,7 @@ import { z } from 'zod';
 import type { DesignEdit, SiteDesign } from '$core/design';
 import { applyEdit, designEditSchema } from '$core/design';
 import type { Assessment } from '$core/design/assess';
-import { assessSite } from '$core/design/assess';
+import { assessSite, madeAnew } from '$core/design/assess';
 import type { Check, Verdict } from '$core/kernel/check';
 import { VERDICT_ORDER } from '$core/kernel/check';
 import { Memo } from '$core/kernel/memo';
@@ -282,14 +282,9 @@ const patched = (design: SiteDesign, changes: Changed['changes']): SiteDesign =>
 
 /** Checks that stand otherwise than before, worst first. A part keeps its check when it moves; holding ones that come and go are no news. */
 function verdictChanges(before: Assessment, after: Assessment): VerdictChange[] {
-  // A check that is the very same object was not even computed again: nothing to compare.
-  const [old, now] = [new Set(before.checks), new Set(after.checks)];
-  const keyed = (checks: Iterable<Check>, others: ReadonlySet<Check>) => {
-    const found = new Map<string, Check>();
-    for (const c of checks) if (!others.has(c)) found.set(`${c.id}|${c.subject.id ?? c.subject.path}`, c);
-    return found;
-  };
-  const [was, is] = [keyed(old, now), keyed(now, old)];
+  const keyed = (checks: readonly Check[]) =>
+    new Map(checks.map((c) => [`${c.id}|${c.subject.id ?? c.subject.path}`, c]));
+  const [was, is] = madeAnew(before, after).map(keyed) as [Map<string, Check>, Map<string, Check>];
   const rank = (c: VerdictChange) => (c.to ? VERDICT_ORDER.indexOf(c.to) : VERDICT_ORDER.length);
   return [...new Set([...was.keys(), ...is.keys()])]
     .flatMap((key): VerdictChange[] => {
