@@ -13,6 +13,17 @@ async function permitted(page: Page, request: APIRequestContext): Promise<void> 
   await expect(page.getByText('not sent yet')).toBeHidden();
 }
 
+/** The safe start of a day signed on a phone that nobody answers. */
+async function signedWithoutSignal(page: Page, request: APIRequestContext): Promise<string> {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/energise`);
+  await signOn(page);
+  await page.route('**/records*', (route) => route.abort());
+  await passGate(page, 'Safe start of the day');
+  await expect(page.getByText('1 entry is not sent yet')).toBeVisible();
+  return site;
+}
+
 /** From now on what is recorded hangs on its way, until it is let go. */
 async function hanging(page: Page): Promise<() => void> {
   let letGo = (): void => undefined;
@@ -30,12 +41,7 @@ test('a phone without signal keeps its entries over a reload, counts them, and s
   page,
   request,
 }) => {
-  const site = await demoSite(request);
-  await open(page, `/sites/${site}/energise`);
-  await signOn(page);
-  await page.route('**/records*', (route) => route.abort());
-  await passGate(page, 'Safe start of the day');
-  await expect(page.getByText('1 entry is not sent yet')).toBeVisible();
+  const site = await signedWithoutSignal(page, request);
   // From stage to stage the device goes on with what it knows.
   await page.getByRole('link', { name: 'Site log', exact: true }).click();
   // A click before it is there would leave the page where it was, and ask nobody.
@@ -61,12 +67,7 @@ test('who goes on without signal leaves nothing behind: it is sent from wherever
   page,
   request,
 }) => {
-  const site = await demoSite(request);
-  await open(page, `/sites/${site}/energise`);
-  await signOn(page);
-  await page.route('**/records*', (route) => route.abort());
-  await passGate(page, 'Safe start of the day');
-  await expect(page.getByText('1 entry is not sent yet')).toBeVisible();
+  const site = await signedWithoutSignal(page, request);
   await open(page, '/');
   await page.unroute('**/records*');
   await page.evaluate(() => dispatchEvent(new Event('online')));

@@ -265,6 +265,14 @@ describe('insulation', () => {
 });
 
 describe('landing', () => {
+  /** Every string on one unit. */
+  const all: SiteDesign = {
+    ...twoUnits,
+    strings: twoUnits.strings.map((s, i) => ({
+      ...s,
+      place: { inverterId: 'inv-1', tracker: i + 1, input: 1, branch: 1 as const },
+    })),
+  };
   const inputs = (change: (v: number, i: number) => number | null) => {
     const { inputs: own } = healthy('landing', twoUnits, UNIT) as { inputs: { stringId: string; voltageV: number }[] };
     return {
@@ -287,13 +295,6 @@ describe('landing', () => {
     );
   });
   it('counts a reversed string among nobody’s sisters', () => {
-    const all = {
-      ...twoUnits,
-      strings: twoUnits.strings.map((s, i) => ({
-        ...s,
-        place: { inverterId: 'inv-1', tracker: i + 1, input: 1, branch: 1 as const },
-      })),
-    };
     // Of three others one is reversed: two are too few to be held against.
     const volts = [50, 50, -50, 47];
     const read = { inputs: all.strings.map((s, i) => ({ stringId: s.id, voltageV: s.modules * (volts[i] ?? 0) })) };
@@ -315,13 +316,6 @@ describe('landing', () => {
   });
   it('holds an input against the median of three alike and more, carried to its length', () => {
     // Four strings on one unit: three others are enough, two are not.
-    const all = {
-      ...twoUnits,
-      strings: twoUnits.strings.map((s, i) => ({
-        ...s,
-        place: { inverterId: 'inv-1', tracker: i + 1, input: 1, branch: 1 as const },
-      })),
-    };
     const perModule = (of: SiteDesign, volts: readonly number[]) => ({
       inputs: of.strings.map((s, i) => ({ stringId: s.id, voltageV: s.modules * (volts[i] ?? 0) })),
     });
