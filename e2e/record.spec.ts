@@ -167,6 +167,37 @@ test('what others record meanwhile moves nothing under the hands of whoever type
   await other.context().close();
 });
 
+test('a gate stays under the hands of whoever measures it, and what is typed with it, though a danger locks it', async ({
+  page,
+  browser,
+  request,
+}) => {
+  const site = await demoSite(request, 'tarnholm-ice-rink', { records: [] });
+  await open(page, `/sites/${site}/energise`);
+  await signOn(page);
+  await passGate(page, 'Documents on site');
+  await passGate(page, 'Safe start of the day');
+  await expect(page.getByText('not sent yet')).toBeHidden();
+  // Nobody chose it: it is the next one that can be worked on.
+  const card = page.getByRole('region', { name: /^Site earth/ });
+  const field = card.getByRole('spinbutton').first();
+  await field.fill('12');
+
+  const other = await (await browser.newContext()).newPage();
+  await open(other, `/sites/${site}/energise`);
+  await signOn(other, 'Ole Brand', 'helper');
+  await other.getByText('Report a danger, or something that was touched').click();
+  await other.getByLabel('What happened').selectOption({ label: 'site unsafe, site' });
+  await other.getByLabel('What was seen').last().fill('crane over the roof');
+  await other.getByRole('button', { name: 'Report it' }).click();
+
+  await expect(page.getByRole('alert').filter({ hasText: 'Danger: site unsafe, site' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Site earth.*locked/ })).toBeVisible();
+  await expect(card).toContainText('what it waits for comes first');
+  await expect(field).toHaveValue('12');
+  await other.context().close();
+});
+
 test('what is typed for the next step stays while the last one is still on its way', async ({ page, request }) => {
   await permitted(page, request);
   const letGo = await hanging(page);

@@ -23,7 +23,7 @@ export class UnitPick {
     this.log = log;
     this.#unitId = untrack(() => page.url.searchParams.get('at') ?? this.#firstWaiting());
     $effect(() => {
-      if (this.#stood === '' && this.current) this.#stood = this.current.key;
+      if (this.current && !this.shown.some((g) => g.key === this.#stood)) this.#stood = this.current.key;
     });
   }
 

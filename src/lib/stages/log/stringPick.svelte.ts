@@ -32,7 +32,7 @@ export class StringPick {
   constructor(log: LogState) {
     this.log = log;
     $effect(() => {
-      if (this.#stood === '' && this.string) this.#stood = this.string.id;
+      if (this.string && !this.strings.some((s) => s.id === this.#stood)) this.#stood = this.string.id;
     });
   }
 
