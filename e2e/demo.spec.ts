@@ -135,10 +135,13 @@ test('an electrician finds a missing module, corrects an entry, and the old one 
 
 test('the last unit is switched on in order, with its waits, and signed; a joint opened says: switch off', async ({
   page,
+  browser,
   request,
 }) => {
-  const site = await demoSite(request);
   const file = JSON.parse(await readFile('demo/tarnholm-ice-rink.project.json', 'utf8')) as ProjectOfDemo;
+  const name = 'Rink that two more look at';
+  const { design } = file;
+  const site = await demoSite(request, undefined, { design: { ...design, survey: { ...design.survey, name } } });
   const landing = file.records.find((r) => r.kind === 'landing' && r.subject.id === 'inv-8');
   await turnTime(page);
   await open(page, `/sites/${site}/energise`);
@@ -162,6 +165,14 @@ test('the last unit is switched on in order, with its waits, and signed; a joint
   await page.getByRole('button', { name: 'Sign: INV-08 switched on' }).click();
   await expect(page.getByText(/Signed by Rosa Vahl, electrician/)).toBeVisible();
 
+  // Somebody plans meanwhile, somebody else looks over the yard: both are told without asking.
+  const elsewhere = await browser.newContext();
+  const [planner, yard] = [await elsewhere.newPage(), await elsewhere.newPage()];
+  await open(planner, `/sites/${site}/strings`);
+  await open(yard, '/');
+  await yard.getByLabel('Find a site').fill(name);
+  await expect(planner.getByText('Switch off until proved', { exact: true })).toBeHidden();
+
   // Anybody may report a danger: every proof that rests on the joint is stale, and the unit runs without them.
   await page.getByText('Report a danger').click();
   await page.getByLabel('What happened').selectOption({ label: 'joint opened, INV-08' });
@@ -171,6 +182,9 @@ test('the last unit is switched on in order, with its waits, and signed; a joint
   for (const gate of ['I-TORQ', 'I-ACV', 'I-PERMIT'])
     await expect(page.getByRole('button', { name: new RegExp(`${gate}.*stale`) })).toBeVisible();
   await expect(page.getByText('Switch off until proved', { exact: true })).toBeVisible();
+  await expect(planner.getByText('Switch off until proved', { exact: true })).toBeVisible();
+  await expect(yard.getByRole('link', { name: 'Switch off until proved: 1 unit' })).toBeVisible({ timeout: 30_000 });
+  await elsewhere.close();
   for (const stage of ['strings', 'handover']) {
     await open(page, `/sites/${site}/${stage}`);
     await expect(page.getByText('Switch off until proved', { exact: true })).toBeVisible();
@@ -180,6 +194,7 @@ test('the last unit is switched on in order, with its waits, and signed; a joint
 });
 
 interface ProjectOfDemo {
+  readonly design: { readonly survey: object };
   readonly records: readonly {
     readonly kind: string;
     readonly subject: { readonly id: string };

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
+  import { readAgain, whileSeen } from '$lib/client/whileSeen';
   import NewSite from '$lib/stages/yard/NewSite.svelte';
   import YardCards from '$lib/stages/yard/YardCards.svelte';
   import YardTable from '$lib/stages/yard/YardTable.svelte';
@@ -12,7 +14,11 @@
   let { data } = $props();
   const yard = new YardState();
   let cards = $state(false);
-  const shown = $derived(sitesInView(data.sites, yard.view, data.switchOff));
+  let switchOff = $derived(data.switchOff);
+  onMount(() => whileSeen(LOOK_MS, async () => (switchOff = await readAgain('/api/v1/switch-off', switchOff))));
+  /** Between two looks at which units have lost their proofs, ms. */
+  const LOOK_MS = 15_000;
+  const shown = $derived(sitesInView(data.sites, yard.view, switchOff));
   const List = $derived(cards ? YardCards : YardTable);
   /** So many are drawn at first, and with every look at the end of the list. */
   const STEP = 5;
@@ -45,7 +51,7 @@
 {:else}
   <YardTools {yard} bind:cards count={shown.length} of={data.sites.length} />
   {#if shown.length}
-    <List sites={shown.slice(0, drawn)} {yard} switchOff={data.switchOff} />
+    <List sites={shown.slice(0, drawn)} {yard} {switchOff} />
     {#if shown.length > drawn}{#key drawn}<button
           type="button"
           class="mt-2 underline"

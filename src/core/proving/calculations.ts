@@ -125,7 +125,7 @@ export const calculations = {
     run: (i) => {
       const code = gridCodeOf(i.gridCode);
       if (!code) throw new RangeError(`gridCode must be a known family (got ${i.gridCode})`);
-      if (i.lineV.every((v) => v === 0)) return { verdict: 'stop', text: 'no voltage on any line' };
+      if (i.lineV.every((v) => v === 0)) return { verdict: 'stop' as const, text: 'no voltage on any line' };
       const window = judgeAcWindow(code, i.nominalLineV, i.lineV, i.phaseV);
       const unbalance = unbalancePercent(i.lineV);
       return {

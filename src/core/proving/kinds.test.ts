@@ -74,6 +74,11 @@ describe('kinds of record', () => {
     const said = (kind: string, values: object) => kindNamed(kind).line(values as never);
     expect(said('gate', { gate: 'I-MOUNT', result: 'fail', evidence: 'loose' })).toBe('I-MOUNT failed: loose');
     expect(said('step', { order: 'off', state: 'PROVE_DEAD', seen: 'dead' })).toBe('off: prove dead, dead');
+    const came = { serial: 'SN-1', packagingWhole: false, photos: [], items: [{ item: 'cap', got: 8, damaged: 2 }] };
+    expect(said('received', came)).toBe('serial SN-1; 1 things counted, 2 damaged, packaging damaged');
+    expect(kindNamed('received').printed?.row(came as never)).toEqual(['SN-1', '8 cap (2 damaged)']);
+    const fixed = { ...healthy('mounted', twoUnits, unit), fixings: [24, 22, 23] };
+    expect(kindNamed('mounted').printed?.row(fixed as never)[1]).toBe('3, 22 to 24 N·m');
     expect(said('open-point', { closed: true, text: 'label', owner: 'Ada' })).toBe('closed: label (Ada)');
   });
 });
@@ -138,6 +143,24 @@ describe('a form', () => {
       witnessMarks: true,
     });
   });
+  it('of a bracket has a field for every fixing, and of its holes one for X and Y of each', () => {
+    const { fixings, ...rest } = healthy('mounted', twoUnits, unit) as { fixings: readonly number[] };
+    const tightened = Object.fromEntries(fixings.map((_, i) => [`fixing${i}`, 20 + i]));
+    expect(fill('mounted', unit, { ...rest, ...tightened })).toEqual({
+      ...rest,
+      fixings: fixings.map((_, i) => 20 + i),
+    });
+    const { holes } = healthy('as-drilled', twoUnits, unit) as { holes: readonly { readonly name: string }[] };
+    const drilled = Object.fromEntries(
+      holes.flatMap((_, i) => [
+        [`x${i}`, 100 + i],
+        [`y${i}`, 200 + i],
+      ]),
+    );
+    expect(fill('as-drilled', unit, drilled)).toEqual({
+      holes: holes.map(({ name }, i) => ({ name, xMm: 100 + i, yMm: 200 + i })),
+    });
+  });
   it('of an open point leaves it open, with or without a day', () => {
     const typed = { text: 'label', severity: 'work', owner: 'Ada' };
     expect(fill('open-point', string, { ...typed, due: '' })).toEqual({ ...typed, due: null, closed: false });
@@ -174,6 +197,19 @@ describe('an entry as it comes in', () => {
     expect(issues({ ...signed, corrects, reason: 'misread' })).toEqual([
       ['corrects', 'A signature is not corrected: make a new entry.'],
     ]);
+  });
+  it('counts no more damaged than came, everything once, and works no contact that is not wired', () => {
+    const held = (kind: string, values: object) => issues({ ...good(kind, unit), values });
+    const box = (...items: readonly object[]) => held('received', { ...healthy('received', twoUnits, unit), items });
+    const cap = { item: 'cap', got: 2, damaged: 2 };
+    expect(box(cap)).toEqual([]);
+    expect(box({ ...cap, damaged: 3 })).toEqual([['values.items.0.damaged', 'No more are damaged than came.']]);
+    expect(box(cap, cap)).toEqual([['values.items', 'Every thing is counted once.']]);
+    const worked = healthy('contacts', twoUnits, unit) as { contacts: readonly { readonly contact: string }[] };
+    const [first] = worked.contacts;
+    const other = { ...first, contact: 'demand mode' };
+    const both = { ...worked, contacts: [first, other], notWired: [first?.contact] };
+    expect(held('contacts', both)).toEqual([['values.notWired', 'A contact that was worked is wired.']]);
   });
   it('has its instrument, of a kind that reads this, within its range, where it measures at all', () => {
     const entry = good('dc-insulation', string);

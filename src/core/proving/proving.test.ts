@@ -58,6 +58,33 @@ describe('likeliest cause (Bayes over field causes; priors common practice)', ()
     expect(r.causes[0]?.probability).toBeCloseTo(p, 3);
     expect(r.causes.reduce((sum, c) => sum + c.probability, 0)).toBeCloseTo(1, 10);
   });
+  it('is low current alone from 30 to 95 % of what is expected', () => {
+    const { currentA: full } = expectedReading(M575, reading);
+    const listed = (currentA: number | null) =>
+      rankCauses(M575, { ...reading, voltageV: 871, currentA }).causes.some((c) => c.cause === 'low_current');
+    expect([0.299, 0.3, 0.95, 0.951].map((share) => listed(share * full))).toEqual([false, true, true, false]);
+    expect(listed(null)).toBe(false);
+  });
+  it('fails only where as drawn has under 5 %, and is looked at again between', () => {
+    const ranked = Array.from({ length: 50 }, (_, i) =>
+      rankCauses(M575, { ...reading, voltageV: 826 + i, currentA: 10.3 }),
+    );
+    const drawn = (r: (typeof ranked)[number]) => r.causes.find((c) => c.cause === 'ok')?.probability ?? 0;
+    const likelier = ranked.filter((r) => r.causes[0]?.cause !== 'ok');
+    const [sure, open] = [likelier.filter((r) => drawn(r) < 0.05), likelier.filter((r) => drawn(r) >= 0.05)];
+    expect([sure.length > 0, open.length > 0]).toEqual([true, true]);
+    expect(new Set(sure.map((r) => r.verdict))).toEqual(new Set(['fail']));
+    expect(new Set(open.map((r) => r.verdict))).toEqual(new Set(['caution']));
+    const well = ranked.filter((r) => drawn(r) >= 0.8 && Math.abs(r.deviationPercent) <= r.expected.u95Percent);
+    expect(ranked.filter((r) => r.verdict === 'pass')).toEqual(well);
+  });
+  it('is no bypass diode where there is none, and no other length where all are alike', () => {
+    const causes = (module: typeof M575) =>
+      rankCauses(module, { ...reading, voltageV: 860, currentA: null }).causes.map((c) => c.cause);
+    expect(causes(M575)).toEqual(expect.arrayContaining(['diode1', 'diode2']));
+    const bare = causes({ ...M575, bypassDiodes: 0 });
+    expect(bare.filter((c) => c.startsWith('diode') || c === 'swapped')).toEqual([]);
+  });
   it('names a swapped home run when the plan has another length', () => {
     const r = rankCauses(M575, { ...reading, otherModules: 14, voltageV: 14 * 48.63767, currentA: null });
     expect(r.causes[0]?.cause).toBe('swapped');

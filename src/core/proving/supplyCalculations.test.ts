@@ -34,7 +34,10 @@ describe('a supply by its voltages', () => {
     const once = told({ low1V: null, low2V: null, low3V: null });
     expect(once).toMatchObject({ verdict: 'tight', action: expect.stringMatching(/^repeat L–PE at low impedance/) });
     expect(told().action).not.toMatch(/^repeat/);
-    expect(told({ low2V: null }).verdict).toBe('tight');
+    for (const of of ['low1V', 'low2V', 'low3V']) expect(told({ [of]: null }).verdict).toBe('tight');
+    // Two phases to a neutral are none either: the supply is told by its six.
+    for (const of of ['neutral1V', 'neutral2V', 'neutral3V'])
+      expect(told({ ...NEUTRAL, [of]: null }).meaning).toBe(told().meaning);
   });
   it('does not hold with a neutral that is far from earth', () =>
     expect(told({ ...NEUTRAL, neutralToPeV: 40 }).verdict).toBe('stop'));

@@ -92,6 +92,13 @@ export interface StoredDesign extends Ways {
   readonly design: SiteDesign;
 }
 
+/** Units of a site that run without their proofs: to be switched off until proved. */
+export const switchOffSchema = z.array(z.object({ unit: z.string(), tag: z.string(), why: z.array(z.string()) }));
+export type SwitchOffList = Readonly<z.infer<typeof switchOffSchema>>;
+/** How many of them, by site; sites without any are left out. */
+export const sitesToSwitchOffSchema = z.record(z.string(), z.int().positive());
+export type SitesToSwitchOff = Readonly<z.infer<typeof sitesToSwitchOffSchema>>;
+
 /** What a screen opens a site with. */
 export const openedSiteSchema = z.object({
   siteId: z.string(),
@@ -111,9 +118,9 @@ export const openedSiteSchema = z.object({
   unreadable: z.array(z.string()).meta({
     description: 'Letters of releases that this program cannot read: what was recorded on them counts for nothing',
   }),
-  switchOff: z
-    .array(z.object({ unit: z.string(), tag: z.string(), why: z.array(z.string()) }))
-    .meta({ description: 'Units that run without their proofs: to be switched off until proved' }),
+  switchOff: switchOffSchema.meta({
+    description: 'Units that run without their proofs: to be switched off until proved',
+  }),
 });
 export interface OpenedSite
   extends StoredDesign, Pick<z.infer<typeof openedSiteSchema>, 'releases' | 'unreadable' | 'switchOff'> {}

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { z } from 'zod';
 import { Crew, healthy, healthyScan } from '../../testing/crew';
 import { ethernet } from '../../testing/otherWays';
 import type { SiteDesign } from '../../design';
@@ -200,6 +201,50 @@ describe('a bus with a repeater', () => {
   });
 });
 
+describe('several buses', () => {
+  const cut = twoRepeated(12);
+  /** The second unit on a bus of its own, with a repeater behind it. */
+  const two = withDevices(
+    cut,
+    cut.chain.devices.map((c, i) => ({ ...c, bus: i === 0 ? 1 : 2 })),
+  );
+  const form = kindNamed('bus-scan').form?.(two, SITE);
+  const typed = { ...form?.blank, pairOhm: 61, groundV: 0.2, serial0: 'SN-1', good0: 100, serial1: 'SN-2', good1: 0 };
+  it('are asked about in one form, each unit and repeater by its bus', () => {
+    expect(form?.blank).toMatchObject({ bus: 1, beyond0: null, good0: null, serial1: '' });
+    expect(form?.groups.map((g) => g.paths)).toEqual([
+      ['pairOhm', 'beyond0', 'groundV'],
+      ['bus', 'from', 'bitRate', 'polls'],
+      ['serial0', 'good0', 'serial1', 'good1'],
+    ]);
+    const told = JSON.stringify(form && z.toJSONSchema(form.schema, { io: 'input' }));
+    expect(told).toMatch(/Serial at \d+ on bus 2, INV-02/);
+    expect(told).toMatch(/behind RPT-1 on bus 2, everything off/);
+  });
+  it('are recorded one by one: of units and repeaters on the other bus nothing is said', () => {
+    const units = (bus: number, over = {}) => form?.toValues?.({ ...typed, bus, beyond0: 60, ...over });
+    expect(units(1)).toMatchObject({ bus: 1, beyond: [], units: [{ serials: ['SN-1'], good: 100 }] });
+    expect(units(2)).toMatchObject({
+      beyond: [{ repeaterId: 'rpt', pairOhm: 60 }],
+      units: [{ serials: ['SN-2'], good: 0 }],
+    });
+    expect(units(2, { good1: null, beyond0: null })).toMatchObject({ beyond: [], units: [] });
+  });
+  it('are written with their number, and who did not answer is not counted', () => {
+    const { line, printed } = kindNamed('bus-scan');
+    const scan = {
+      ...typed,
+      bus: 2,
+      units: [
+        { address: 1, serials: [], good: 0 },
+        { address: 2, serials: [], good: 1 },
+      ],
+    };
+    expect(line(scan as never)).toMatch(/^bus 2: 1 of 2 answered/);
+    expect(printed?.row(scan as never).slice(0, 2)).toEqual(['2', '1 of 2']);
+  });
+});
+
 describe('a bus whose terminators have a capacitor', () => {
   const line = { ...twoUnits.chain.line, terminatorKind: 'resistor and capacitor' as const, terminatorNf: 25 };
   const blocked = { ...twoUnits, chain: { ...twoUnits.chain, line: { ...line, delayNsPerM: 6, impedanceOhm: 120 } } };
@@ -218,6 +263,18 @@ describe('a bus whose terminators have a capacitor', () => {
     expect(paths(twoUnits)).toEqual(['pairOhm', 'groundV']);
     const form = kindNamed('bus-scan').form?.(blocked, SITE);
     expect(form?.toValues?.({ ...form.blank, pairNf: 51 })).toMatchObject({ pairNf: 51 });
+    expect(form?.blank).toHaveProperty('pairNf', null);
+  });
+  it('asks for it behind a repeater too', () => {
+    const cut = twoRepeated(12);
+    const behind = { ...cut, chain: { ...cut.chain, line: blocked.chain.line } };
+    const form = kindNamed('bus-scan').form?.(behind, SITE);
+    expect(form?.groups[0]?.paths).toEqual(['pairOhm', 'pairNf', 'beyond0', 'beyondNf0', 'groundV']);
+    expect(form?.blank).toMatchObject({ beyond0: null, beyondNf0: null });
+    expect(Object.keys(form?.schema.shape ?? {})).toContain('beyondNf0');
+    expect(form?.toValues?.({ ...form.blank, beyond0: 5000, beyondNf0: 50 })).toMatchObject({
+      beyond: [{ repeaterId: 'rpt', pairOhm: 5000, pairNf: 50 }],
+    });
   });
   it('costs the proof where a release changes them', () =>
     expect(inputsOf(blocked, 'S-BUS', 'site')).not.toBe(inputsOf(twoUnits, 'S-BUS', 'site')));

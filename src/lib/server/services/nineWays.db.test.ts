@@ -16,7 +16,8 @@ import { Problem } from '../problem';
 import type { Context } from './context';
 import { localContext } from './context';
 import { importProject } from './projectFile';
-import { addRecord, readLogbook, verifyRecord } from './records';
+import { unitsToSwitchOff } from './openedSite';
+import { addRecord, readLogbook, sitesToSwitchOff, verifyRecord } from './records';
 
 /** Nine ways in which a record was once talked round, each through service and database. */
 
@@ -281,6 +282,25 @@ describe('the record is not talked round', () => {
     expect(await send(s, crew.tick('S-SAFE', 'site', 'pass'))).toBeNull();
     expect(await send(s, crew.tick('I-PERMIT', UNIT, 'pass'))).toBeNull();
   });
+});
+
+describe('a unit that runs without its proofs', () => {
+  it('is named to whoever asks, on its site and in the yard, from the moment on in which one is lost', async () => {
+    const crew = permitted();
+    const s = await site(crew);
+    const asked = async () => [
+      await unitsToSwitchOff(s.context, s.siteId),
+      (await sitesToSwitchOff(s.context))[s.siteId],
+    ];
+    for (const state of ['LOCKED_OFF', 'AC_CLOSED'] as const)
+      expect(await send(s, crew.step(UNIT, '1', state))).toBeNull();
+    expect(await asked()).toEqual([[], undefined]);
+    await send(s, crew.add('happening', inverter, { what: 'joint opened', seen: 'L2 loose' }, { role: 'helper' }));
+    const why = expect.arrayContaining([expect.stringMatching(/^I-COVER@inv-1 is not closed/)]) as unknown;
+    expect(await asked()).toEqual([[{ unit: UNIT, tag: 'INV-01', why }], 1]);
+  });
+  it('is asked of no site that is not there', async () =>
+    await expect(unitsToSwitchOff(localContext(db()), uuidv7())).rejects.toMatchObject({ status: 404 }));
 });
 
 describe('late mail, and files', () => {

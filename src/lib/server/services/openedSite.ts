@@ -1,7 +1,9 @@
 import { lineOf } from '$core/site/line';
 import type { RecordSince } from '$lib/schemas/record';
+import type { SwitchOffList } from '$lib/schemas/site';
 import type { Context } from './context';
 import { designHead, designText } from './designs';
+import type { Logbook } from './records';
 import { readLogbook } from './records';
 import { listReleases } from './releases';
 import { logJson, siteLog } from './siteLogs';
@@ -13,14 +15,29 @@ import { logJson, siteLog } from './siteLogs';
 /** The design with where it stands, its releases, and which units have to be switched off. */
 export async function openedSite(context: Context, siteId: string): Promise<string> {
   const { text, revision, undoes, redoes } = await designText(context, siteId);
-  const [releases, { current, unreadable, evidence }] = await Promise.all([
-    listReleases(context, siteId),
-    readLogbook(context, siteId),
-  ]);
-  const tagOf = (unit: string) => (current ? lineOf(current.design).tag(unit) : unit);
-  const switchOff = evidence.switchOff.map(({ unit, why }) => ({ unit, tag: tagOf(unit), why }));
-  const rest = JSON.stringify({ siteId, revision, undoes, redoes, releases, unreadable, switchOff });
+  const [releases, logbook] = await Promise.all([listReleases(context, siteId), readLogbook(context, siteId)]);
+  const { unreadable } = logbook;
+  const rest = JSON.stringify({
+    siteId,
+    revision,
+    undoes,
+    redoes,
+    releases,
+    unreadable,
+    switchOff: toSwitchOff(logbook),
+  });
   return `{"design":${text},${rest.slice(1)}`;
+}
+
+/** Units that run without their proofs, by their tags: what screens that read no record ask for while they are looked at. */
+export async function unitsToSwitchOff(context: Context, siteId: string): Promise<SwitchOffList> {
+  await designHead(context, siteId);
+  return toSwitchOff(await readLogbook(context, siteId));
+}
+
+function toSwitchOff({ current, evidence }: Logbook): SwitchOffList {
+  const tagOf = (unit: string) => (current ? lineOf(current.design).tag(unit) : unit);
+  return evidence.switchOff.map(({ unit, why }) => ({ unit, tag: tagOf(unit), why: [...why] }));
 }
 
 /**

@@ -7,6 +7,7 @@ import type { Evidence } from '$core/proving/evidence';
 import { verdictOf } from '$core/proving/judging';
 import { recordSchema } from '$core/proving/kinds';
 import { upgradedEntry } from '$core/proving/readEntry';
+import type { SitesToSwitchOff } from '$lib/schemas/site';
 import type { Tx } from '../db/client';
 import type { ChainReport } from '../db/recordChain';
 import { chainHash, verifyChain } from '../db/recordChain';
@@ -140,7 +141,7 @@ export const sitesWithRecord = ({ db }: Pick<Context, 'db'>) =>
     .orderBy(asc(site.name), asc(site.id));
 
 /** Sites on which units run without their proofs, with how many. */
-export async function sitesToSwitchOff(context: Context): Promise<Readonly<Record<string, number>>> {
+export async function sitesToSwitchOff(context: Context): Promise<SitesToSwitchOff> {
   const found: Record<string, number> = {};
   for (const { id } of await sitesWithRecord(context)) {
     const { evidence } = await readLogbook(context, id);

@@ -34,6 +34,7 @@
   let way = $state<(typeof WAYS)[number]>('one at a time');
   let from = $state(FACTORY_ADDRESS);
   let gridCode = $state('1');
+  /** The unit that somebody stands at; null until then, and the first that is not done is offered. */
   let chosen = $state<string | null>(null);
   let doneHere = $state.raw<ReadonlySet<string>>(new Set());
 
@@ -73,6 +74,11 @@
     chosen = id;
     from = FACTORY_ADDRESS;
     walk.fresh();
+  }
+  /** Whoever asks something of a unit stands at it, whatever others record meanwhile. */
+  function standingAt<T>(d: Addressed, ask: () => T): T {
+    chosen = d.id;
+    return ask();
   }
   async function write(d: Addressed) {
     const given = await walk.address(d.address);
@@ -161,13 +167,19 @@
       </p>
       <div class="mt-2 flex flex-wrap items-end gap-3">
         {#if way === 'one at a time'}
-          <Button size="sm" color="alternative" disabled={walk.busy} onclick={() => walk.power(place)}
-            >Power for {here.label} alone</Button
+          <Button
+            size="sm"
+            color="alternative"
+            disabled={walk.busy}
+            onclick={() => standingAt(here, () => walk.power(place))}>Power for {here.label} alone</Button
           >
         {:else if here.serial}
           {@const serial = here.serial}
-          <Button size="sm" color="alternative" disabled={walk.busy || search.running} onclick={() => find(serial)}
-            >Find it by its serial</Button
+          <Button
+            size="sm"
+            color="alternative"
+            disabled={walk.busy || search.running}
+            onclick={() => standingAt(here, () => find(serial))}>Find it by its serial</Button
           >
         {/if}
         <div>
@@ -182,8 +194,11 @@
             bind:value={from}
           />
         </div>
-        <Button size="sm" color="alternative" disabled={walk.busy} onclick={() => walk.whoIsAt(Number(from))}
-          >Who is there?</Button
+        <Button
+          size="sm"
+          color="alternative"
+          disabled={walk.busy}
+          onclick={() => standingAt(here, () => walk.whoIsAt(Number(from)))}>Who is there?</Button
         >
         <Button size="sm" disabled={walk.busy || !walk.unit || stranger !== null || written} onclick={() => write(here)}
           >Write address {here.address}</Button

@@ -7,6 +7,8 @@
 
   let { unit }: { unit: HungUnit } = $props();
   const log = useLog();
+  /** What is typed here stays in sight, whatever others record meanwhile. */
+  let unsaved = $state(false);
   const subject = $derived({ scope: 'inverter', id: unit.unit.id } as const);
   const released = $derived(log.current?.design ?? null);
   const onRelease = $derived(released?.hung.find((h) => h.inverterId === unit.unit.id) ?? null);
@@ -35,9 +37,9 @@
     {#if newest}
       <NewestEntry entry={newest} {checks} />
     {/if}
-    <details class="mt-1" open={newest === null}>
+    <details class="mt-1" open={newest === null || unsaved}>
       <summary class="cursor-pointer">{newest ? 'Measure again' : 'Measure them'}</summary>
-      <EntryForm kind={AS_DRILLED} {subject} label="Record the holes" />
+      <EntryForm kind={AS_DRILLED} {subject} label="Record the holes" bind:unsaved />
     </details>
   {/if}
 </section>

@@ -7,6 +7,8 @@
 
   let { unit }: { unit: HungUnit } = $props();
   const log = useLog();
+  /** What is typed here stays in sight, whatever others record meanwhile. */
+  let unsaved = $state(false);
   const subject = $derived({ scope: 'inverter', id: unit.unit.id } as const);
   const onRelease = $derived(log.current?.design.hung.some((h) => h.inverterId === unit.unit.id) ?? false);
   const newest = $derived(log.entries.findLast((e) => LIFT.is(e) && e.subject.id === unit.unit.id) ?? null);
@@ -18,9 +20,9 @@
 <h3>Go or no-go</h3>
 {#if onRelease}
   {#if newest}<NewestEntry entry={newest} {checks} />{/if}
-  <details class="no-print mt-1" open={newest === null}>
+  <details class="no-print mt-1" open={newest === null || unsaved}>
     <summary class="cursor-pointer">{newest ? 'Lift it again' : 'Before anybody takes hold'}</summary>
-    <EntryForm kind={LIFT} {subject} label="Record the lift" />
+    <EntryForm kind={LIFT} {subject} label="Record the lift" bind:unsaved />
   </details>
 {:else}
   <p class="text-dim">

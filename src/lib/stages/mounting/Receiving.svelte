@@ -13,6 +13,8 @@
   let { unit }: { unit: HungUnit } = $props();
   let photos = $state.raw<readonly string[]>([]);
   const log = useLog();
+  /** What is typed here stays in sight, whatever others record meanwhile. */
+  let unsaved = $state(false);
   const subject = $derived({ scope: 'inverter', id: unit.unit.id } as const);
   const released = $derived(log.current?.design ?? null);
   /** The newest box of every unit, whichever type. */
@@ -94,12 +96,13 @@
         {/if}
       {/if}
     {/if}
-    <details class="mt-1" open={newest === null}>
+    <details class="mt-1" open={newest === null || unsaved}>
       <summary class="cursor-pointer">{newest ? 'Count again' : 'Count it'}</summary>
       <EntryForm
         kind={RECEIVED}
         {subject}
         label="Record the box"
+        bind:unsaved
         merge={(typed) => ({ ...typed, photos: [...photos] })}
         done={() => (photos = [])}
       >

@@ -7,6 +7,7 @@
   import { showField, showPart } from '$lib/client/jump';
   import { SiteRecord, provideRecord } from '$lib/client/siteRecord.svelte';
   import { SiteState, provideSite } from '$lib/client/siteState.svelte';
+  import { readAgain, whileSeen } from '$lib/client/whileSeen';
   import type { OpenedSite } from '$lib/schemas/site';
   import LineStrip from '$lib/ui/LineStrip.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
@@ -21,16 +22,17 @@
   const record = provideRecord(untrack(() => new SiteRecord()));
   onMount(() => {
     void site.resume();
-    const looking = setInterval(look, LOOK_MS);
+    const looked = whileSeen(LOOK_MS, look);
     return () => {
-      clearInterval(looking);
+      looked();
       site.close();
     };
   });
-  /** Between two looks at what others have recorded, where somebody looks at the screen, ms. */
+  /** Between two looks at what others have recorded, ms. */
   const LOOK_MS = 5000;
-  function look() {
-    if (!document.hidden) void record.log?.look();
+  async function look() {
+    await log?.look();
+    if (!log?.current) toldOff = await readAgain(`/api/v1/sites/${site.siteId}/switch-off`, toldOff);
   }
   // What is not sent is kept on the device; whoever leaves is asked all the same, for nobody sends it meanwhile.
   beforeNavigate(({ cancel, to, willUnload }) => {
@@ -52,17 +54,17 @@
 
   const log = $derived(record.log);
   const known = $derived(log?.current?.design ?? site.design);
-  /** As the record on this screen has it where it is read here, else as the server had it when the site was opened. */
+  /** As the server says it to a screen that does not read the record. */
+  let toldOff = $derived(data.switchOff);
   const switchOff = $derived(
     log?.current
       ? log.evidence.switchOff.map(({ unit, why }) => ({ unit, why, tag: lineOf(known).tag(unit) }))
-      : data.switchOff,
+      : toldOff,
   );
   let releasing = $state(false);
   const here = $derived(page.url.pathname.split('/')[3] ?? '');
 </script>
 
-<svelte:document onvisibilitychange={look} />
 <svelte:head><title>{site.design.survey.name} · Bolt Yard</title></svelte:head>
 
 <header>

@@ -1,3 +1,5 @@
+import { expect, it } from 'vitest';
+import { lightStands } from '../../light';
 import { edges } from '../../../testing/edges';
 import { LIGHT_IN_TIME } from './inTime';
 
@@ -9,3 +11,6 @@ edges(LIGHT_IN_TIME, () => ({
   numbers: [[age(4), { value: 4, limit: 10 }]],
   says: [[age(4), /read 4 min before/]],
 }));
+
+it('of a light read after its string stands for nothing', () =>
+  expect([-0.001, 0, 10, 10.001].map((minutes) => lightStands(60_000 * minutes))).toEqual([false, true, true, false]));

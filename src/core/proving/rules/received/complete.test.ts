@@ -28,5 +28,13 @@ edges(BOX_COMPLETE, () => ({
   says: [
     [caps(5), /^cap: 5 of 8 whole, 3 short$/],
     [caps(8), /^2 things counted, none short$/],
+    // Each by its name: what was counted is not asked for again.
+    [
+      receivedBox({
+        packing: ['bracket', 'cap', 'plug', 'key'].map((item) => ({ item, perUnit: 1 })),
+        items: ['bracket', 'cap'].map((item) => ({ item, got: 1, damaged: 0 })),
+      }),
+      /count of plug, count of key$/,
+    ],
   ],
 }));

@@ -19,6 +19,7 @@ edges(MEASURED_COLD, () => ({
     'DC limit': stringTest({ limitV: lacking('legal DC limit, or whether the array is on a building') }),
   },
   numbers: [[limit(1100), { value: COLD_V, limit: 1100 }]],
+  says: [[stringTest({ voltageV: 0.96 * reading.voltageV }), /→/, /% from the design figure .* check model and count/]],
 }));
 
 it('is read by the method of the site: a table of 1.14 at −10 °C carries the reading 5 % further than the coefficient', () => {

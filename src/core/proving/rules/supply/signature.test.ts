@@ -33,6 +33,11 @@ edges(SUPPLY_SIGNATURE, () => ({
   },
   says: [
     [reading(HEALTHY), /earthed wye with neutral/, /Next: go on/, /0.0036 pu/],
+    [reading([330, 402, 329, 178, 231, 230.6, 1.2, 177, 231, 230], [5, 230.6, 229.8]), / \(L1\)/, /^Next: /],
+    [
+      reading([401, 399, 400, 120, 300, 90, 35, 100, 300, 150], null),
+      /ten voltages that can be told apart: no known supply reads like this/,
+    ],
     [reading(HEALTHY, null), /./, /./, /Repeat L–PE at low impedance/, /./],
   ],
 }));

@@ -7,6 +7,7 @@ import {
   recordedSchema,
   siteLogSchema,
 } from '$lib/schemas/record';
+import { sitesToSwitchOffSchema, switchOffSchema } from '$lib/schemas/site';
 import type { Operation } from '../operation';
 
 export const provingOperations: readonly Operation[] = [
@@ -37,6 +38,18 @@ export const provingOperations: readonly Operation[] = [
     method: 'get',
     summary: 'Proofs that a release of the design as it stands would cost',
     response: costSchema,
+  },
+  {
+    path: '/api/v1/sites/{id}/switch-off',
+    method: 'get',
+    summary: 'Units that run without their proofs: to be switched off until proved',
+    response: switchOffSchema,
+  },
+  {
+    path: '/api/v1/switch-off',
+    method: 'get',
+    summary: 'Sites on which units run without their proofs, with how many',
+    response: sitesToSwitchOffSchema,
   },
   { path: '/api/v1/clock', method: 'get', summary: 'The clock that entries are timed by', response: clockSchema },
 ];
