@@ -132,6 +132,33 @@ test('on a phone the holes are typed as they were drilled: the bracket is told t
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
 
+test('what is typed of a unit stays in sight though another records the same of it first', async ({
+  page,
+  browser,
+  request,
+}) => {
+  const site = await demoSite(request);
+  const other = await (await browser.newContext()).newPage();
+  const holes = (of: Page) => of.getByRole('region', { name: 'Holes of INV-02 as drilled' });
+  for (const [of, name] of [
+    [page, 'Jon Sabo'],
+    [other, 'Ole Brand'],
+  ] as const) {
+    await open(of, `/sites/${site}/mounting?at=inv-2`);
+    await signOn(of, name, 'helper');
+  }
+  await holes(page).locator('input').first().fill('4711');
+  for (const input of await holes(other).locator('input').all()) await input.fill('100');
+  await holes(other).getByRole('button', { name: 'Record the holes' }).click();
+  await expect(holes(other).locator('input').first()).toBeHidden();
+
+  await expect(holes(page)).toContainText('Ole Brand');
+  await expect(holes(page).getByText('Measure again')).toBeVisible();
+  await expect(holes(page).locator('input').first()).toBeVisible();
+  await expect(holes(page).locator('input').first()).toHaveValue('4711');
+  await other.context().close();
+});
+
 test('a box that came short says what is missing, how many units can be finished, and goes to the open points', async ({
   page,
   request,

@@ -1,10 +1,21 @@
 <script lang="ts">
   import type { Verdict } from '$core/kernel/check';
 
-  let { verdict }: { verdict: Verdict } = $props();
+  let {
+    verdict,
+    named = false,
+  }: { verdict: Verdict; /** It stands alone: its word is told to whoever does not see it. */ named?: boolean } =
+    $props();
 </script>
 
-<svg viewBox="0 0 16 16" class="h-[0.95em] w-[0.95em] shrink-0 translate-y-[0.12em]" aria-hidden="true">
+<!-- Drawn an eighth lower to stand beside words, neither moved by a transform nor clipped: a board has thousands of them, each a layer of its own else. -->
+<svg
+  viewBox="0 -2 16 16"
+  class="h-[0.95em] w-[0.95em] shrink-0 overflow-visible"
+  role={named ? 'img' : undefined}
+  aria-label={named ? verdict : undefined}
+  aria-hidden={named ? undefined : 'true'}
+>
   {#if verdict === 'holds'}
     <path d="M8 1l6 3.5v7L8 15l-6-3.5v-7z" fill="currentColor" />
   {:else if verdict === 'tight'}

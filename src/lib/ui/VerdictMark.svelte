@@ -7,6 +7,6 @@
 </script>
 
 <span class="inline-flex items-baseline gap-1 whitespace-nowrap {VERDICT_COLOUR[verdict]}">
-  <VerdictGlyph {verdict} />
-  {#if word}<span class="font-semibold">{verdict}</span>{:else}<span class="sr-only">{verdict}</span>{/if}
+  <VerdictGlyph {verdict} named={!word} />
+  {#if word}<span class="font-semibold">{verdict}</span>{/if}
 </span>

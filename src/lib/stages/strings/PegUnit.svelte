@@ -2,6 +2,8 @@
   import { fixed } from '$core/kernel/quantity';
   import type { Place, PvString } from '$core/site/parts';
   import type { UnitView } from './pegs';
+  import { VERDICT_COLOUR } from '$lib/ui/verdictColour';
+  import VerdictGlyph from '$lib/ui/VerdictGlyph.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
 
   let {
@@ -31,11 +33,13 @@
     `string ${s.number}, plane ${letters.get(s.planeId)}, ${s.modules} modules${locked.has(s.id) ? ', locked' : ''}`;
 </script>
 
+<!-- The button that a tag stands in says its verdict. -->
 {#snippet tag(s: PvString)}
+  {@const verdict = view.verdicts[s.id] ?? 'unknown'}
   <span class="shrink-0 border border-ink bg-sheet px-1 font-bold leading-4">{letters.get(s.planeId)}</span>
   <span class="num truncate">{s.number}·{s.modules}</span>
   {#if locked.has(s.id)}<span class="peg-pin" aria-hidden="true"></span>{/if}
-  <span class="ml-auto"><VerdictMark verdict={view.verdicts[s.id] ?? 'unknown'} word={false} /></span>
+  <span class="ml-auto {VERDICT_COLOUR[verdict]}"><VerdictGlyph {verdict} /></span>
 {/snippet}
 
 <section
