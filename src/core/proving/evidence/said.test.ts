@@ -70,7 +70,7 @@ describe('an accepted caution', () => {
         reason?.trim().length === 15 ? undefined : 'Give a reason of at least 15 characters.',
       );
     const short = atTheRun();
-    expect(note(short.crew, short.accept(short.read(4), { reason: 'looks allright' }))).toMatch(/at least 15/);
+    expect(note(short.crew, short.accept(short.read(4), { reason: '  looks allright  ' }))).toMatch(/at least 15/);
   });
   it('is of no pass, no fail, no older reading, and of no other part', () => {
     const { crew, read, accept } = atTheRun();
@@ -115,6 +115,7 @@ describe('a waiver', () => {
     expect(said(null, 'I-ADDR', { licensedUntil: '2026-05-03' })).toMatch(/Only a lead or electrician/);
     expect(said(null, 'I-ADDR', { reason: 'no' })).toMatch(/at least 15/);
     expect(said(null, 'I-ADDR', {}, 90)).toBeUndefined();
+    expect(said(null, 'I-ADDR', { role: 'lead', licensedUntil: null })).toBeUndefined();
     expect(said(null, 'I-PE')).toMatch(/can never be waived/);
     expect(said(null, 'I-TORQ', { role: 'lead', licensedUntil: null })).toMatch(/Only an electrician/);
     expect(said(null, 'S-DOC')).toMatch(/names the newest fail of S-DOC/);
@@ -233,6 +234,19 @@ describe('a correction', () => {
     const ticked = crew.tick('I-PE', UNIT, 'pass', { corrects: open.id, reason: 'looked again' });
     expect(note(crew, ticked)).toMatch(/closes by its measurement/);
     expect(gate(crew, 'I-PE')?.state).toBe('failed');
+  });
+  it('signs nothing that nobody signed: what a helper may not say stays unsaid, however often it is put right', () => {
+    const { crew, read } = atTheRun();
+    const helper: Over = { role: 'helper', licensedUntil: null };
+    const unsigned = read(200, helper);
+    expect(gate(crew)?.state).toBe('open');
+    const again = read(210, { ...helper, corrects: unsigned.id, reason: 'misread the scale' });
+    expect(gate(crew)?.state).toBe('open');
+    // Nor does one who may: the same reading said again is no raise. It is measured anew.
+    read(210, { corrects: again.id, reason: 'misread the scale' });
+    expect(gate(crew)?.state).toBe('open');
+    read(210);
+    expect(gate(crew)?.state).toBe('passed');
   });
   it('refreshes no proof that is stale', () => {
     const { crew, read } = atTheRun();
