@@ -2,6 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { build as bundle } from 'vite';
 
 const SOURCES = ['src', 'static', 'package-lock.json', 'svelte.config.js', 'vite.config.ts', 'scripts/build.mjs'];
@@ -16,8 +17,6 @@ function newest(at) {
 }
 
 async function build() {
-  // Whatever called: a test or a development server in the same process says otherwise, and its build would be larger and slower.
-  process.env.NODE_ENV = 'production';
   const built = spawnSync('node', ['node_modules/vite/bin/vite.js', 'build', '--logLevel', 'error'], {
     encoding: 'utf8',
   });
@@ -41,7 +40,12 @@ async function build() {
 export async function ensureBuilt() {
   if (existsSync(MADE) && statSync(MADE).mtimeMs > Math.max(...SOURCES.map(newest))) return;
   console.log('Building');
-  await build();
+  // In a process of its own: a test or a development server in this one would make it a development build, larger and slower.
+  const { status } = spawnSync('node', ['scripts/build.mjs'], { stdio: 'inherit' });
+  if (status !== 0) throw new Error('The build failed; its own words are above.');
 }
 
-if (import.meta.url === `file://${process.argv[1]}`) await build();
+if (process.argv[1] && import.meta.url === pathToFileURL(process.argv[1]).href) {
+  process.env.NODE_ENV = 'production';
+  await build();
+}
