@@ -242,6 +242,10 @@ describe('a correction', () => {
     expect(gate(crew)?.state).toBe('open');
     const again = read(210, { ...helper, corrects: unsigned.id, reason: 'misread the scale' });
     expect(gate(crew)?.state).toBe('open');
+    // Downwards it counts: a fail is a fail whoever reads it off.
+    read(0.2, { ...helper, corrects: again.id, reason: 'misread the scale' });
+    expect(gate(crew)?.state).toBe('failed');
+    crew.entries.pop();
     // Nor does one who may: the same reading said again is no raise. It is measured anew.
     read(210, { corrects: again.id, reason: 'misread the scale' });
     expect(gate(crew)?.state).toBe('open');
