@@ -2,7 +2,7 @@ import { defineConfig } from '@playwright/test';
 import { CHROMIUM } from './scripts/browser.mjs';
 
 const PORT = Number(process.env.YARD_TEST_PORT ?? 4183);
-const FLEET_PORT = Number(process.env.YARD_TEST_FLEET_PORT ?? 54_280);
+const FLEET_PORT = Number(process.env.YARD_TEST_FLEET_PORT ?? 24_280);
 
 export default defineConfig({
   testDir: 'e2e',

@@ -1,16 +1,17 @@
 // Stand-ins: a scan of sixty of them at their own pause, and what eight buses of sixty cost while their seconds go by.
+import { freePort } from '../scripts/ports.mjs';
 import { withBuilt } from './built.mjs';
 
-const PORT = 54_390;
 const TICKS = 61;
 const digits = (x) => String(Number(x.toPrecision(4)));
 const line = (...cells) => console.log(cells.join('\t'));
 const addresses = Array.from({ length: 60 }, (_, i) => i + 1);
 
 await withBuilt('bench/field.ts', async ({ DEFAULT_FLEET, portsOf, FieldBus, scanned, runFleet, Fleet }) => {
+  const port = await freePort(3);
   const bus = { addresses, meter: false, bitRate: 9600, faults: [] };
-  const fleet = await runFleet({ ...DEFAULT_FLEET, buses: [bus] }, PORT);
-  const field = await FieldBus.open(portsOf(PORT, 0).rtu, 'RTU over TCP', 300);
+  const fleet = await runFleet({ ...DEFAULT_FLEET, buses: [bus] }, port);
+  const field = await FieldBus.open(portsOf(port, 0).rtu, 'RTU over TCP', 300);
   const plan = addresses.map((address) => ({ address, serial: null, label: String(address) }));
   let took = NaN;
   let found = 0;

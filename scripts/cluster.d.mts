@@ -10,5 +10,4 @@ export interface Cluster {
   pid(): number;
 }
 export function findPostgres(): string | null;
-export function freePort(): Promise<number>;
 export function cluster(wantedFolder: string, port: number): Cluster;

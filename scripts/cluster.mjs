@@ -2,7 +2,6 @@
 import { execFileSync, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { chmodSync, chownSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:net';
 import path from 'node:path';
 import { HBA, keysOf, newKeys, ownershipSql, roleNamed, rolesSql } from './roles.mjs';
 
@@ -45,17 +44,6 @@ function reachable(wanted) {
   );
   console.log(`The user postgres cannot enter ${parent}; its data lies in ${elsewhere} instead.`);
   return elsewhere;
-}
-
-export async function freePort() {
-  return new Promise((resolve, reject) => {
-    const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address();
-      probe.close(() => resolve(port));
-    });
-  });
 }
 
 /** A cluster by folder and port, with what can be done to it. */

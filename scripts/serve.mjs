@@ -4,11 +4,10 @@ import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node
 import { ensureBuilt } from './build.mjs';
 import { cluster } from './cluster.mjs';
 import { migrate } from './migrate.mjs';
+import { DATABASE_PORT } from './ports.mjs';
 import { supervise } from './supervisor.mjs';
 
 const PORT = Number(process.env.YARD_PORT ?? 4173);
-const FLEET_PORT = Number(process.env.YARD_FLEET_PORT ?? 54180);
-const DATABASE_PORT = Number(process.env.YARD_DATABASE_PORT ?? 54173);
 /** Where the cluster and the process id lie: another folder and other ports make a second Bolt Yard beside the first. */
 const FOLDER = process.env.YARD_FOLDER ?? '.yard';
 const PID_FILE = `${FOLDER}/server.pid`;
@@ -51,7 +50,6 @@ async function main(verb) {
     pg,
     url: pg.url('yard'),
     port: PORT,
-    fleetPort: FLEET_PORT,
     folder: FOLDER,
   }).catch((cause) => {
     pg.stop();

@@ -27,30 +27,35 @@ export function spawnServer({ url, port, demo = true, stdio = 'ignore', channel 
   });
 }
 
-/** Resolves when a web process answers; rejects when it ends before. */
-export async function untilItAnswers(child, port) {
+/** Where a web process says that it is well. */
+export const healthOf = (port) => `http://127.0.0.1:${port}/healthz`;
+
+/** Resolves when a process answers at this address; rejects when it ends before. */
+export async function untilItAnswers(child, address) {
   const gone = new Promise((_, reject) =>
-    child.once('exit', (code) => reject(new Error(`The server ended with code ${code}.`))),
+    child.once('exit', (code) =>
+      reject(new Error(`What was to answer on ${address} ended with code ${code}: is its port taken?`)),
+    ),
   );
   gone.catch(() => undefined);
-  await Promise.race([answers(port), gone]);
+  await Promise.race([answers(address), gone]);
 }
 
 /** Starts the server and resolves when it answers. */
 export async function startServer(options) {
   const child = spawnServer(options);
-  await untilItAnswers(child, options.port);
+  await untilItAnswers(child, healthOf(options.port));
   return child;
 }
 
-async function answers(port) {
+async function answers(address) {
   for (let tries = 0; tries < 240; tries++) {
     try {
-      if ((await fetch(`http://127.0.0.1:${port}/healthz`)).ok) return;
+      if ((await fetch(address)).ok) return;
     } catch {
       // not up yet
     }
     await new Promise((resolve) => setTimeout(resolve, 250));
   }
-  throw new Error(`Nothing answers on port ${port} after a minute.`);
+  throw new Error(`Nothing answers on ${address} after a minute.`);
 }

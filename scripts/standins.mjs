@@ -2,8 +2,8 @@
 import { spawn } from 'node:child_process';
 
 /** Starts the fleet; it ends when this process does. `stdio`: of its output. */
-export const spawnStandIns = ({ port, stdio = 'ignore' }) =>
+export const spawnStandIns = ({ stdio = 'ignore', env = {} }) =>
   spawn('node', ['build/standins/main.js'], {
     stdio: ['ignore', stdio, stdio === 'pipe' ? 'pipe' : 'inherit', 'ipc'],
-    env: { ...process.env, YARD_FLEET_PORT: String(port) },
+    env: { ...process.env, ...env },
   });

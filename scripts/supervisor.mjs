@@ -1,6 +1,6 @@
 // Keeps a web process and its database running: what dies is started again, and at the end nothing is left behind.
 import { createStream } from 'rotating-file-stream';
-import { spawnServer, untilItAnswers } from './server.mjs';
+import { healthOf, spawnServer, untilItAnswers } from './server.mjs';
 import { spawnStandIns } from './standins.mjs';
 
 /** How often the database is looked at, and how long a web process that keeps dying is left alone, ms. */
@@ -36,7 +36,7 @@ function logIn(folder) {
 }
 
 /** Starts both and resolves when they answer, with what ends them. */
-export async function supervise({ pg, url, port, fleetPort, folder }) {
+export async function supervise({ pg, url, port, folder }) {
   const logFile = `${folder}/logs/server.log`;
   const log = logIn(folder);
   const say = (event) => log.write(`${JSON.stringify({ level: 40, time: Date.now(), supervisor: event })}\n`);
@@ -51,7 +51,7 @@ export async function supervise({ pg, url, port, fleetPort, folder }) {
       port,
       stdio: 'pipe',
       channel: true,
-      env: { YARD_LOG: logFile, YARD_FLEET_PORT: String(fleetPort) },
+      env: { YARD_LOG: logFile },
     });
     for (const stream of [web.stdout, web.stderr]) stream.on('data', log.write);
     web.once('exit', (code, signal) => {
@@ -72,7 +72,7 @@ export async function supervise({ pg, url, port, fleetPort, folder }) {
   let standIns = null;
   /** The stand-ins are beside the work: where they end they are started again after a while, and nothing else stops. */
   function startStandIns() {
-    standIns = spawnStandIns({ port: fleetPort, stdio: 'pipe' });
+    standIns = spawnStandIns({ stdio: 'pipe' });
     for (const stream of [standIns.stdout, standIns.stderr]) stream.on('data', log.write);
     standIns.once('exit', (code, signal) => {
       standIns = null;
@@ -93,7 +93,7 @@ export async function supervise({ pg, url, port, fleetPort, folder }) {
   }
 
   startStandIns();
-  await untilItAnswers(startWeb(), port);
+  await untilItAnswers(startWeb(), healthOf(port));
   const watch = setInterval(lookAtDatabase, LOOK_MS);
 
   /** Ends the web process, then the database. */

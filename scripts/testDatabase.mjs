@@ -2,8 +2,9 @@
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { ensureBuilt } from './build.mjs';
-import { cluster, freePort } from './cluster.mjs';
+import { cluster } from './cluster.mjs';
 import { migrate } from './migrate.mjs';
+import { freePort } from './ports.mjs';
 
 export async function testCluster() {
   mkdirSync('.yard', { recursive: true });

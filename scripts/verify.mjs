@@ -1,9 +1,10 @@
 // ./yard verify: walks the chain of hashes over every site's entries and names what was altered, removed or moved.
 import { cluster } from './cluster.mjs';
+import { DATABASE_PORT } from './ports.mjs';
 import { withModule } from './viteNode.mjs';
 
 const FOLDER = process.env.YARD_FOLDER ?? '.yard';
-const pg = cluster(`${FOLDER}/postgres`, Number(process.env.YARD_DATABASE_PORT ?? 54173));
+const pg = cluster(`${FOLDER}/postgres`, DATABASE_PORT);
 const started = pg.start();
 process.env.DATABASE_URL ??= pg.url('yard');
 let broken = 0;

@@ -1,6 +1,5 @@
 import { once } from 'node:events';
-import { Socket, connect, createServer } from 'node:net';
-import type { AddressInfo } from 'node:net';
+import { Socket, connect } from 'node:net';
 import { client as jsmodbus } from 'jsmodbus';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openRtu, readPdu, rtuFrame } from '$core/links/modbus/frames';
@@ -9,20 +8,12 @@ import { DEFAULT_FLEET } from '$lib/schemas/standIns/config';
 import type { FleetView } from '$lib/schemas/standIns/steering';
 import { runFleet } from './control';
 import { portsOf } from '$lib/schemas/standIns/steering';
-
-/** A port with three free ones behind it, as far as anybody can tell. */
-async function freePort(): Promise<number> {
-  const probe = createServer().listen(0, '127.0.0.1');
-  await once(probe, 'listening');
-  const { port } = probe.address() as AddressInfo;
-  probe.close();
-  return Math.min(port, 65_000);
-}
+import { freePort } from '../../scripts/ports.mjs';
 
 let port = 0;
 let fleet: Awaited<ReturnType<typeof runFleet>>;
 beforeEach(async () => {
-  port = await freePort();
+  port = await freePort(5);
   fleet = await runFleet({ ...DEFAULT_FLEET, speed: 100, turnaroundS: 0, timeoutS: 0.05 }, port);
 });
 afterEach(() => fleet.close());

@@ -9,6 +9,7 @@ import type { Fault } from '$lib/schemas/standIns/config';
 import { DEFAULT_FLEET } from '$lib/schemas/standIns/config';
 import { runFleet } from './control';
 import { portsOf } from '$lib/schemas/standIns/steering';
+import { freePort } from '../../scripts/ports.mjs';
 import { BusGone, FieldBus } from '$lib/server/field/fieldBus';
 import { addressGiven } from '$lib/server/field/giveAddress';
 import { setUpGiven } from '$lib/server/field/giveSetUp';
@@ -30,19 +31,12 @@ afterEach(async () => {
   for (const close of closing.splice(0).reverse()) await close();
 });
 
-async function freePort(): Promise<number> {
-  const probe = createServer().listen(0, '127.0.0.1');
-  await once(probe, 'listening');
-  const { port } = probe.address() as AddressInfo;
-  probe.close();
-  return Math.min(port, 65_000);
-}
 async function fleetWith(
   faults: readonly Fault[],
   addresses = ADDRESSES,
   { bitRate = 9600, seed = 1 }: { bitRate?: 9600 | 115_200; seed?: number } = {},
 ) {
-  const port = await freePort();
+  const port = await freePort(3);
   const bus = { addresses: [...addresses], meter: true, bitRate, faults: [...faults] };
   const fleet = await runFleet(
     { ...DEFAULT_FLEET, seed, speed: 100, turnaroundS: 0.002, timeoutS: 0.03, buses: [bus] },

@@ -41,6 +41,9 @@ export const orderSchema = z.discriminatedUnion('do', [
 ]);
 export type FleetOrder = z.infer<typeof orderSchema>;
 
+/** Where the fleet is steered unless told otherwise; the ports of its buses lie behind. */
+export const FLEET_PORT = 24_180;
+
 /** Ports of a bus: two each from the first on. */
 export const portsOf = (firstPort: number, bus: number) => ({
   tcp: firstPort + 1 + 2 * bus,

@@ -12,7 +12,7 @@ import type {
   unitRequest,
 } from '$lib/schemas/field';
 import type { FleetOrder, FleetView } from '$lib/schemas/standIns/steering';
-import { fleetViewSchema, portsOf } from '$lib/schemas/standIns/steering';
+import { FLEET_PORT, fleetViewSchema, portsOf } from '$lib/schemas/standIns/steering';
 import { BusGone, FieldBus } from '../field/fieldBus';
 import { addressGiven } from '../field/giveAddress';
 import { setUpGiven } from '../field/giveSetUp';
@@ -25,7 +25,7 @@ import { loadDesign } from './designs';
 
 /** The fleet of stand-ins beside this server: shown, steered, scanned and written to. Nothing but the loopback is ever spoken to. */
 
-const firstPort = () => Number(process.env.YARD_FLEET_PORT ?? 54_180);
+const firstPort = () => Number(process.env.YARD_FLEET_PORT ?? FLEET_PORT);
 const away = (detail: string) => new Problem(503, 'No stand-ins', detail, [{ pointer: '', detail }]);
 const WAIT_MS = 3000;
 

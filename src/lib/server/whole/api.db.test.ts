@@ -13,7 +13,7 @@ import type { SiteDesign } from '$core/design';
 import type { Changed } from '$lib/schemas/site';
 import { changedSchema, createdSchema } from '$lib/schemas/site';
 import jsonpatch from 'fast-json-patch';
-import { freePort } from '../../../../scripts/cluster.mjs';
+import { freePort } from '../../../../scripts/ports.mjs';
 import { startServer } from '../../../../scripts/server.mjs';
 
 /** The built server as programs meet it. */

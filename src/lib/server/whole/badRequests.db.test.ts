@@ -4,7 +4,7 @@ import { Agent, request as ask } from 'node:http';
 import fc from 'fast-check';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { problemSchema } from '$lib/schemas/problem';
-import { freePort } from '../../../../scripts/cluster.mjs';
+import { freePort } from '../../../../scripts/ports.mjs';
 import { startServer } from '../../../../scripts/server.mjs';
 import { leadsInto } from './fuzz/broken';
 import type { Sent } from './fuzz/requests';

@@ -5,7 +5,8 @@ import path from 'node:path';
 import { v7 as uuidv7 } from 'uuid';
 import { expect, it } from 'vitest';
 import { openPoint } from '$core/testing/openPoint';
-import { cluster, freePort } from '../../../../scripts/cluster.mjs';
+import { cluster } from '../../../../scripts/cluster.mjs';
+import { freePort } from '../../../../scripts/ports.mjs';
 
 /** Starts a second Bolt Yard with the very command people use, in a folder and on ports of its own. */
 async function up(folder: string, port: number, databasePort: number): Promise<ChildProcess> {

@@ -3,7 +3,7 @@ import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openPoint } from '$core/testing/openPoint';
-import { freePort } from '../../../../scripts/cluster.mjs';
+import { freePort } from '../../../../scripts/ports.mjs';
 import { startServer } from '../../../../scripts/server.mjs';
 import { testCluster } from '../../../../scripts/testDatabase.mjs';
 

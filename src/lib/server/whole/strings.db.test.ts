@@ -8,7 +8,7 @@ import { problemSchema } from '$lib/schemas/problem';
 import { stringListSchema } from '$lib/schemas/site';
 import { calculations as stringsCalculations } from '$core/strings/calculations';
 import { newestYearSchema } from '$lib/schemas/energy';
-import { freePort } from '../../../../scripts/cluster.mjs';
+import { freePort } from '../../../../scripts/ports.mjs';
 import { startServer } from '../../../../scripts/server.mjs';
 
 /** The string side of the built server as programs meet it. */

@@ -3,23 +3,18 @@ import { execFileSync, spawn } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { cluster, freePort } from '../../../../scripts/cluster.mjs';
+import { cluster } from '../../../../scripts/cluster.mjs';
+import { freePort } from '../../../../scripts/ports.mjs';
 
 /** `./yard up` in a folder and on ports of its own. */
 
 let folder = '';
 let at = '';
-let ports: readonly [number, number];
+let env: NodeJS.ProcessEnv;
 let pg: ReturnType<typeof cluster>;
 let yard: ChildProcess;
 
 async function up(): Promise<ChildProcess> {
-  const env = {
-    ...process.env,
-    YARD_FOLDER: folder,
-    YARD_PORT: String(ports[0]),
-    YARD_DATABASE_PORT: String(ports[1]),
-  };
   const started = spawn('./yard', ['up'], { env, stdio: ['ignore', 'pipe', 'inherit'] });
   await new Promise<void>((resolve, reject) => {
     started.stdout.on('data', (chunk: Buffer) => chunk.toString().includes('Bolt Yard: http') && resolve());
@@ -52,9 +47,16 @@ const logText = () => readFileSync(`${folder}/logs/server.log`, 'utf8');
 beforeAll(async () => {
   mkdirSync('.yard', { recursive: true });
   folder = mkdtempSync(path.resolve('.yard/supervised-'));
-  ports = [await freePort(), await freePort()];
-  at = `http://127.0.0.1:${ports[0]}`;
-  pg = cluster(`${folder}/postgres`, ports[1]);
+  const [port, database, fleet] = [await freePort(), await freePort(), await freePort(3)];
+  env = {
+    ...process.env,
+    YARD_FOLDER: folder,
+    YARD_PORT: String(port),
+    YARD_DATABASE_PORT: String(database),
+    YARD_FLEET_PORT: String(fleet),
+  };
+  at = `http://127.0.0.1:${port}`;
+  pg = cluster(`${folder}/postgres`, database);
   yard = await up();
 });
 afterAll(async () => {
@@ -99,9 +101,7 @@ it('leaves nothing behind: no process, no pid file, no database, also where it w
   yard = await up();
   expect(await answers()).toBe(true);
   const [own, child, database] = [supervisor(), childOf(supervisor()), pg.pid()];
-  execFileSync('./yard', ['stop'], {
-    env: { ...process.env, YARD_FOLDER: folder, YARD_PORT: String(ports[0]), YARD_DATABASE_PORT: String(ports[1]) },
-  });
+  execFileSync('./yard', ['stop'], { env });
   expect(await within(15_000, () => ![own, child, database].some(lives))).toBe(true);
   expect(existsSync(`${folder}/server.pid`)).toBe(false);
   expect(pg.isRunning()).toBe(false);

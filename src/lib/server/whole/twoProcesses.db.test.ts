@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import type { SiteDesign } from '$core/design';
 import { openPoint } from '$core/testing/openPoint';
-import { freePort } from '../../../../scripts/cluster.mjs';
+import { freePort } from '../../../../scripts/ports.mjs';
 import { startServer } from '../../../../scripts/server.mjs';
 
 /** Two web processes before one database: what one writes the other knows, and nothing is made twice. */
