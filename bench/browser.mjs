@@ -4,7 +4,7 @@
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from '../scripts/browser.mjs';
 import { ensureBuilt } from '../scripts/build.mjs';
-import { freePort } from '../scripts/cluster.mjs';
+import { freePort } from '../scripts/ports.mjs';
 import { siteViews } from '../scripts/siteViews.mjs';
 import { startServer } from '../scripts/server.mjs';
 import { testCluster } from '../scripts/testDatabase.mjs';

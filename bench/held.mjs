@@ -2,7 +2,7 @@
 // inverters and 10 000 entries. The longest answer of the watcher, a line for each thing that is done; the process is a fresh one.
 import { once } from 'node:events';
 import { Worker } from 'node:worker_threads';
-import { freePort } from '../scripts/cluster.mjs';
+import { freePort } from '../scripts/ports.mjs';
 import { startServer } from '../scripts/server.mjs';
 import { testCluster } from '../scripts/testDatabase.mjs';
 import { withBuilt } from './built.mjs';

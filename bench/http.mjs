@@ -1,5 +1,5 @@
 // Times an edit of the 60-unit site over HTTP, against posts that change nothing, on the built server with a database of its own.
-import { freePort } from '../scripts/cluster.mjs';
+import { freePort } from '../scripts/ports.mjs';
 import { startServer } from '../scripts/server.mjs';
 import { testCluster } from '../scripts/testDatabase.mjs';
 import { withModule } from '../scripts/viteNode.mjs';

@@ -5,7 +5,7 @@ import { once } from 'node:events';
 import { monitorEventLoopDelay } from 'node:perf_hooks';
 import { Worker } from 'node:worker_threads';
 import autocannon from 'autocannon';
-import { freePort } from '../scripts/cluster.mjs';
+import { freePort } from '../scripts/ports.mjs';
 import { startServer } from '../scripts/server.mjs';
 import { testCluster } from '../scripts/testDatabase.mjs';
 import { withBuilt } from './built.mjs';

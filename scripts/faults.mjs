@@ -6,7 +6,8 @@ import path from 'node:path';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { ensureBuilt } from './build.mjs';
-import { cluster, freePort } from './cluster.mjs';
+import { cluster } from './cluster.mjs';
+import { freePort } from './ports.mjs';
 import { withModule } from './viteNode.mjs';
 
 const WRITERS = 20;

@@ -3,7 +3,7 @@ import { chromium } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import { CHROMIUM } from './browser.mjs';
 import { ensureBuilt } from './build.mjs';
-import { freePort } from './cluster.mjs';
+import { freePort } from './ports.mjs';
 import { startServer } from './server.mjs';
 import { testCluster } from './testDatabase.mjs';
 
