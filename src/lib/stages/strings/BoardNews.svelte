@@ -2,18 +2,24 @@
   import type { Remaining } from '$core/strings/layout/legalLayout';
   import type { Violation } from '$core/strings/verify';
   import { verifyLayout } from '$core/strings/verify';
+  import { afterPaint } from '$lib/client/afterPaint';
   import { useSite } from '$lib/client/siteState.svelte';
   import { untrack } from 'svelte';
 
   let { reasons }: { /** Why the last layout left modules over. */ reasons: readonly Remaining[] } = $props();
   const site = useSite();
   const design = $derived(site.design);
-  /** The verifier looks right after the move is on screen: its answer need not hold the move up. */
+  /** The verifier looks once the move is on screen: its answer need not hold the move up. */
   let violations = $state.raw<readonly Violation[]>(untrack(() => verifyLayout(design)));
   $effect(() => {
     const looked = design;
-    const later = setTimeout(() => (violations = verifyLayout(looked)));
-    return () => clearTimeout(later);
+    let moot = false;
+    afterPaint(() => {
+      if (!moot) violations = verifyLayout(looked);
+    });
+    return () => {
+      moot = true;
+    };
   });
   const leftOver = $derived(
     site.assessment.checks.filter((c) => c.id === 'strings.modules-used' && c.verdict !== 'holds'),
