@@ -294,3 +294,21 @@ test('a release says before it is made which proofs it would cost', async ({ pag
   await expect(cost.getByRole('listitem').filter({ hasText: 'INV-02' })).toHaveCount(0);
   await expect(page.getByText(/I-PE of INV-01: this design changes what it rests on/)).toBeVisible();
 });
+
+test('planning and the yard say since when nobody has told them what must be switched off', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request, 'tarnholm-ice-rink', { records: [] });
+  await page.clock.install();
+  for (const at of [`/sites/${site}/strings`, '/']) {
+    await open(page, at);
+    await page.route('**/switch-off', (route) => route.abort());
+    await page.clock.runFor(45_000);
+    const silence = page.getByText(/^Nobody answers: which units have to be switched off is said as it was at/);
+    await expect(silence).toBeVisible();
+    await page.unroute('**/switch-off');
+    await page.clock.runFor(16_000);
+    await expect(silence).toBeHidden();
+  }
+});

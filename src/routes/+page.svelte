@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
-  import { readAgain, whileSeen } from '$lib/client/whileSeen';
+  import { onMount, untrack } from 'svelte';
+  import { Told } from '$lib/client/told.svelte';
+  import { whileSeen } from '$lib/client/whileSeen';
   import NewSite from '$lib/stages/yard/NewSite.svelte';
   import YardCards from '$lib/stages/yard/YardCards.svelte';
   import YardTable from '$lib/stages/yard/YardTable.svelte';
@@ -9,13 +10,16 @@
   import { sitesInView } from '$lib/stages/yard/yardView';
   import CopyForm from '$lib/stages/yard/CopyForm.svelte';
   import MovedNote from '$lib/stages/yard/MovedNote.svelte';
+  import SaidAt from '$lib/ui/bar/SaidAt.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
 
   let { data } = $props();
   const yard = new YardState();
   let cards = $state(false);
-  let switchOff = $derived(data.switchOff);
-  onMount(() => whileSeen(LOOK_MS, async () => (switchOff = await readAgain('/api/v1/switch-off', switchOff))));
+  const told = untrack(() => new Told('/api/v1/switch-off', data.switchOff));
+  const switchOff = $derived(told.value);
+  onMount(() => whileSeen(LOOK_MS, () => told.ask()));
+  $effect(() => told.take(data.switchOff));
   /** Between two looks at which units have lost their proofs, ms. */
   const LOOK_MS = 15_000;
   const shown = $derived(sitesInView(data.sites, yard.view, switchOff));
@@ -49,6 +53,7 @@
     from module to grid.
   </p>
 {:else}
+  <SaidAt ms={told.asOfMs} />
   <YardTools {yard} bind:cards count={shown.length} of={data.sites.length} />
   {#if shown.length}
     <List sites={shown.slice(0, drawn)} {yard} {switchOff} />

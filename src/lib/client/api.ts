@@ -25,6 +25,8 @@ export const nobodyAnswered = ({ status }: ProblemDocument): boolean => NOT_LOOK
 export const PATIENCE_MS = 30_000;
 /** A field screen goes on with what the device knows of the record where nobody speaks for so long, ms. */
 export const RECORD_PATIENCE_MS = 15_000;
+/** So long after it was said last, what a screen shows is said to be of then, ms. */
+export const SILENT_AFTER_MS = 20_000;
 
 /** Reads JSON; a refusal or silence is thrown as ApiProblem. */
 export async function read<T>(path: string, fetch = globalThis.fetch, patienceMs = PATIENCE_MS): Promise<T> {

@@ -14,7 +14,7 @@ import { HAPPENING } from '$core/proving/kinds/happening';
 import { happeningNamed } from '$core/proving/tables/happenings';
 import type { OpenedRecord, RecordSince } from '$lib/schemas/record';
 import type { ProblemDocument } from '$lib/schemas/problem';
-import { ApiProblem, PATIENCE_MS, RECORD_PATIENCE_MS, nobodyAnswered, post, read } from './api';
+import { ApiProblem, PATIENCE_MS, RECORD_PATIENCE_MS, SILENT_AFTER_MS, nobodyAnswered, post, read } from './api';
 import type { Clock } from './device';
 import { deviceId, lastClock, measureClock, nextSeq } from './device';
 import { ENTRY_BOX, Outbox } from './outbox';
@@ -42,8 +42,6 @@ const CLOCK_STANDS_MS = 10 * 60_000;
 /** Where nobody told the time it is asked for again after so long, ms: until then nobody waits for it. */
 const CLOCK_ASKED_MS = 60_000;
 const RETRY_MS = 5000;
-/** So long after it was read last, the record on a screen is said to be of then, ms. */
-const SILENT_AFTER_MS = 20_000;
 
 const isDanger = (entry: Entry): boolean => HAPPENING.is(entry) && happeningNamed(entry.values.what).danger;
 

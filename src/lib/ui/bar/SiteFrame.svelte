@@ -7,11 +7,13 @@
   import { showField, showPart } from '$lib/client/jump';
   import { SiteRecord, provideRecord } from '$lib/client/siteRecord.svelte';
   import { SiteState, provideSite } from '$lib/client/siteState.svelte';
-  import { readAgain, whileSeen } from '$lib/client/whileSeen';
+  import { Told } from '$lib/client/told.svelte';
+  import { whileSeen } from '$lib/client/whileSeen';
   import type { OpenedSite } from '$lib/schemas/site';
   import LineStrip from '$lib/ui/LineStrip.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import Alarms from './Alarms.svelte';
+  import SaidAt from './SaidAt.svelte';
   import ReleasePanel from './ReleasePanel.svelte';
   import SiteBar from './SiteBar.svelte';
   import SwitchOff from './SwitchOff.svelte';
@@ -32,7 +34,7 @@
   const LOOK_MS = 5000;
   async function look() {
     await log?.look();
-    if (!log?.current) toldOff = await readAgain(`/api/v1/sites/${site.siteId}/switch-off`, toldOff);
+    if (!log?.current) await toldOff.ask();
   }
   // What is not sent is kept on the device; whoever leaves is asked all the same, for nobody sends it meanwhile.
   beforeNavigate(({ cancel, to, willUnload }) => {
@@ -49,17 +51,20 @@
   // Only a fresh load from the server counts here, not the coming and going of our own changes.
   $effect(() => {
     const fresh = data;
-    untrack(() => site.take(fresh));
+    untrack(() => {
+      site.take(fresh);
+      toldOff.take(fresh.switchOff);
+    });
   });
 
   const log = $derived(record.log);
   const known = $derived(log?.current?.design ?? site.design);
   /** As the server says it to a screen that does not read the record. */
-  let toldOff = $derived(data.switchOff);
+  const toldOff = untrack(() => new Told(`/api/v1/sites/${site.siteId}/switch-off`, data.switchOff));
   const switchOff = $derived(
     log?.current
       ? log.evidence.switchOff.map(({ unit, why }) => ({ unit, why, tag: lineOf(known).tag(unit) }))
-      : toldOff,
+      : toldOff.value,
   );
   let releasing = $state(false);
   const here = $derived(page.url.pathname.split('/')[3] ?? '');
@@ -75,6 +80,7 @@
   {#if releasing}<ReleasePanel {site} again={data.releases.length > 0} done={() => (releasing = false)} />{/if}
   <Unreadable letters={data.unreadable} />
   {#if log}<Alarms {log} design={known} />{/if}
+  {#if !log?.current && data.releases.length}<SaidAt ms={toldOff.asOfMs} />{/if}
   <SwitchOff units={switchOff} siteId={site.siteId} design={known} />
   <Trouble problem={site.trouble} ondismiss={() => (site.trouble = null)} />
   {@render children()}

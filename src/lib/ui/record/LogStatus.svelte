@@ -4,10 +4,9 @@
   import Trouble from '$lib/ui/Trouble.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import { lineOfEntry } from './entryLine';
-  import { partName, when } from './words';
+  import { clockTime, partName, when } from './words';
 
   const log = useLog();
-  const time = (ms: number) => new Date(ms).toTimeString().slice(0, 5);
 </script>
 
 {#if !signOn.by}<p class="border-l-4 border-ink bg-sheet px-3 py-2">
@@ -18,7 +17,7 @@
 {#if log.silent}<p class="border-l-4 border-tight bg-sheet px-3 py-2" role="status">
     {log.readAtMs === null
       ? 'Nobody answers, and the record of this site was not read yet: nothing here says what is safe.'
-      : `Nobody answers: this is the record as it was read at ${time(log.readAtMs)}, with what was entered on this device since.`}
+      : `Nobody answers: this is the record as it was read at ${clockTime(log.readAtMs)}, with what was entered on this device since.`}
     <button type="button" class="underline" onclick={() => log.refresh()}>Ask again</button>
   </p>{/if}
 

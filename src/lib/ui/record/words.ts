@@ -18,4 +18,6 @@ export const partName = (id: string, design: SiteDesign): string => {
 
 /** Date and time as they were on the device. */
 export const when = (iso: string): string => iso.slice(0, 16).replace('T', ' ');
+/** Time of day on this device of a moment, ms. */
+export const clockTime = (ms: number): string => new Date(ms).toTimeString().slice(0, 5);
 export const stepWords = (state: string): string => state.replaceAll('_', ' ').toLowerCase();
