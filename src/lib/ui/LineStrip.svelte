@@ -39,7 +39,7 @@
   aria-label="Stages, with the line from module to grid"
   class="no-print relative overflow-x-auto border-b-2 border-ink bg-sheet"
 >
-  <ol class="mx-auto flex min-w-max max-w-[1500px] items-stretch sm:px-2">
+  <ol class="mx-auto flex min-w-max max-w-[1500px] items-stretch min-[1400px]:px-2">
     {#each STAGES as { path, title, elements } (path)}
       {@const own = of(elements)}
       <li
@@ -47,7 +47,7 @@
           ? 'border-b-4 border-b-primary-600 bg-primary-50'
           : 'border-b-4 border-b-transparent'}"
       >
-        <span class="flex items-center gap-1.5 px-2.5">
+        <span class="flex items-center gap-1.5 px-2.5 lg:px-1.5 min-[1400px]:px-2.5">
           <a
             href="/sites/{siteId}/{path}"
             class="flex min-h-10 items-center whitespace-nowrap font-semibold hover:underline lg:min-h-0"
@@ -62,9 +62,10 @@
                 {#if i > 0}<span class="h-0.5 w-1.5 bg-ink" aria-hidden="true"></span>{/if}
                 <a
                   href="/sites/{siteId}/{stageOf(e.element)}"
-                  class="flex items-center gap-1 px-2.5 text-sm leading-5 text-dim hover:text-ink hover:underline {i > 0
-                    ? 'pl-1.5'
-                    : ''}"
+                  class="flex items-center gap-1 px-1.5 text-sm leading-5 text-dim hover:text-ink hover:underline min-[1400px]:pr-2.5 {i >
+                  0
+                    ? ''
+                    : 'min-[1400px]:pl-2.5'}"
                   title={why(e)}
                 >
                   {NAME[e.element]}
