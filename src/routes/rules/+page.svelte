@@ -1,6 +1,6 @@
 <script lang="ts">
   import { RULE_BOOK, schoolsOf, standingOf } from '$core/proving/ruleBook';
-  import { Input, Label } from 'flowbite-svelte';
+  import Words from '$lib/ui/form/Words.svelte';
 
   const CHAPTERS: Readonly<Record<string, string>> = {
     strings: 'Modules and strings',
@@ -31,10 +31,7 @@
       a school whose table is not in the program yet. Local code and the electrician on the spot outrank them all.
     </p>
   </div>
-  <div>
-    <Label for="find-rule" class="text-sm font-normal text-dim">Find a rule</Label>
-    <Input id="find-rule" size="sm" bind:value={find} />
-  </div>
+  <Words label="Find a rule" bind:value={find} />
   <p class="num" aria-live="polite">{count} {count === 1 ? 'rule' : 'rules'}</p>
 </div>
 

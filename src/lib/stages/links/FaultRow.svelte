@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { Label, Select } from 'flowbite-svelte';
   import type { FaultCase, FaultKind } from '$core/links/wave/faultCase';
   import { AT_DEVICE, FAULT_KINDS, FAULT_WORDS, faultCaseSchema } from '$core/links/wave/faultCase';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import FieldInput from '$lib/ui/form/FieldInput.svelte';
   import { fieldsOf } from '$lib/ui/form/fields';
 
@@ -30,35 +30,19 @@
 </script>
 
 <div class="flex flex-wrap items-end gap-3">
-  <div>
-    <Label for={id} class="text-sm font-normal text-dim">{place === 0 ? 'Wired' : 'And'}</Label>
-    <Select
-      {id}
-      size="sm"
-      class="h-8 py-0"
-      placeholder=""
-      items={FAULT_KINDS.filter((k) => !taken.includes(k)).map((k) => ({ value: k, name: FAULT_WORDS[k] }))}
-      value={fault.kind}
-      onchange={(e) =>
-        change({
-          kind: e.currentTarget.value as FaultKind,
-          at: Math.min(Math.max(1, fault.at), Math.max(1, devices.length - 1)),
-        })}
-    />
-  </div>
+  <Choice
+    label={place === 0 ? 'Wired' : 'And'}
+    choices={FAULT_KINDS.filter((k) => !taken.includes(k)).map((k) => ({ value: k, name: FAULT_WORDS[k] }))}
+    value={fault.kind}
+    onchoose={(kind) => change({ kind, at: Math.min(Math.max(1, fault.at), Math.max(1, devices.length - 1)) })}
+  />
   {#if AT_DEVICE.includes(fault.kind)}
-    <div>
-      <Label for="{id}-at" class="text-sm font-normal text-dim">Device</Label>
-      <Select
-        id="{id}-at"
-        size="sm"
-        class="h-8 py-0"
-        placeholder=""
-        items={devices.map((d, i) => ({ value: String(i), name: d.label })).slice(fault.kind.endsWith('hop') ? 1 : 0)}
-        value={String(fault.at)}
-        onchange={(e) => change({ at: Number(e.currentTarget.value) })}
-      />
-    </div>
+    <Choice
+      label="Device"
+      choices={devices.map((d, i) => ({ value: i, name: d.label })).slice(fault.kind.endsWith('hop') ? 1 : 0)}
+      value={fault.at}
+      onchoose={(at) => change({ at })}
+    />
   {/if}
   {#if fault.kind === 'stub' && stubField}
     <div class="w-36">

@@ -1,10 +1,11 @@
 <script lang="ts">
-  import { Button, Label, Select } from 'flowbite-svelte';
+  import { Button } from 'flowbite-svelte';
   import { onMount } from 'svelte';
   import { fixed } from '$core/kernel/quantity';
   import type { SiteDesign } from '$core/design';
   import { ApiProblem, post, read } from '$lib/client/api';
   import type { FleetOrder, FleetView } from '$lib/schemas/standIns/steering';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import StandInBadge from './StandInBadge.svelte';
   import type { UnitFault } from './fleetFaults';
   import { UNIT_FAULTS, faultOf, faultWords, fleetLike, fromTheBox } from './fleetFaults';
@@ -13,7 +14,7 @@
   let view = $state.raw<FleetView | null>(null);
   let failure = $state('');
   let kind = $state<UnitFault>('duplicate address');
-  let unit = $state('2');
+  let unit = $state(2);
   const bus = $derived(view?.buses[at]);
   const STATES = ['not initialised', 'standby', 'starting', 'running', 'limited', 'fault', 'stopped'];
 
@@ -57,22 +58,9 @@
         onclick={() => order({ do: 'set up', config: fromTheBox(fleetLike(design, view?.config)) })}
         >As out of the box</Button
       >
-      <div>
-        <Label for="fleet-fault" class="text-sm font-normal text-dim">Fault</Label>
-        <Select id="fleet-fault" size="sm" class="h-8 py-0" placeholder="" items={UNIT_FAULTS} bind:value={kind} />
-      </div>
-      <div>
-        <Label for="fleet-unit" class="text-sm font-normal text-dim">Unit</Label>
-        <Select
-          id="fleet-unit"
-          size="sm"
-          class="h-8 py-0"
-          placeholder=""
-          items={bus.units.map((_, i) => ({ value: String(i + 1), name: `${i + 1}` }))}
-          bind:value={unit}
-        />
-      </div>
-      <Button size="xs" onclick={() => setFaults([...bus.faults, faultOf(kind, Number(unit), bus.units.length)])}
+      <Choice label="Fault" choices={UNIT_FAULTS} bind:value={kind} />
+      <Choice label="Unit" choices={bus.units.map((_, i) => i + 1)} bind:value={unit} />
+      <Button size="xs" onclick={() => setFaults([...bus.faults, faultOf(kind, unit, bus.units.length)])}
         >Put it on</Button
       >
       <Button size="xs" color="alternative" onclick={() => order({ do: 'restart gateway', bus: at, seconds: 10 })}

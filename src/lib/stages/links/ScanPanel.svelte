@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Button, Checkbox, Label, Select } from 'flowbite-svelte';
+  import { Button, Checkbox } from 'flowbite-svelte';
   import { onDestroy } from 'svelte';
   import { fixed } from '$core/kernel/quantity';
   import { busesOf, devicesOn } from '$core/links/buses';
@@ -11,6 +11,7 @@
   import { useSite } from '$lib/client/siteState.svelte';
   import type { AddressAnswer, ScanResult } from '$lib/schemas/field';
   import { scanRequest } from '$lib/schemas/field';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import { chosenBus } from './chosenBus';
   import HalfSplit from './HalfSplit.svelte';
@@ -26,18 +27,18 @@
   const scan = new ScanState();
   onDestroy(() => scan.stop());
   let speaks = $state<'Modbus TCP' | 'RTU over TCP'>('RTU over TCP');
-  let times = $state('1');
+  let times = $state(1);
   let all = $state(false);
   let said = $state.raw<readonly string[]>([]);
   let failure = $state('');
-  const TIMES = ['1', '5', '20', '100'].map((n) => ({ value: n, name: n === '1' ? 'once' : `${n} times` }));
+  const TIMES = [1, 5, 20, 100].map((n) => ({ value: n, name: n === 1 ? 'once' : `${n} times` }));
   const writes = $derived(scan.result ? mendingWrites(scan.result.findings) : []);
   const deviceAt = (address: number) => devices.find((d) => d.address === address);
   const placeOf = (r: ScanResult) => (r.symptom?.at ? (r.rates[r.symptom.at - 1]?.label ?? '') : '');
   const unclear = (r: ScanResult) =>
     ['TRUNK', 'BUS_NOISE', 'FAR_END', 'BREAK_OR_CROSS_AFTER'].includes(r.symptom?.code ?? '');
 
-  const look = () => scan.run(site.siteId, scanRequest.parse({ bus: at, speaks, times: Number(times), all }));
+  const look = () => scan.run(site.siteId, scanRequest.parse({ bus: at, speaks, times, all }));
   const begin = () => {
     said = [];
     failure = '';
@@ -75,21 +76,8 @@
 <section class="sheet p-3" aria-labelledby="scan">
   <div class="flex flex-wrap items-end gap-3">
     <h2 id="scan" class="mr-auto">Scan: plan against found</h2>
-    <div>
-      <Label for="scan-speaks" class="text-sm font-normal text-dim">Spoken</Label>
-      <Select
-        id="scan-speaks"
-        size="sm"
-        class="h-8 py-0"
-        placeholder=""
-        items={scanRequest.shape.speaks.unwrap().options.map((s) => ({ value: s, name: s }))}
-        bind:value={speaks}
-      />
-    </div>
-    <div>
-      <Label for="scan-times" class="text-sm font-normal text-dim">Each asked</Label>
-      <Select id="scan-times" size="sm" class="h-8 py-0" placeholder="" items={TIMES} bind:value={times} />
-    </div>
+    <Choice label="Spoken" choices={scanRequest.shape.speaks.unwrap().options} bind:value={speaks} />
+    <Choice label="Each asked" choices={TIMES} bind:value={times} />
     <div class="flex h-8 items-center"><Checkbox bind:checked={all}>All 247 addresses</Checkbox></div>
     <Button size="xs" disabled={scan.running} onclick={begin}>Scan the bus</Button>
   </div>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Button, Checkbox, Label, Select } from 'flowbite-svelte';
+  import { Button, Checkbox } from 'flowbite-svelte';
   import { onDestroy } from 'svelte';
   import type { SiteDesign } from '$core/design';
   import type { Answer } from '$core/kernel/answer';
@@ -8,6 +8,7 @@
   import type { ChainOrder } from '$core/links/order/chainOrder';
   import { LongTask } from '$lib/client/longTask.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import TaskBar from '$lib/ui/TaskBar.svelte';
   import ChainMap from './ChainMap.svelte';
   import { chosenBus } from './chosenBus';
@@ -53,17 +54,11 @@
 <section class="sheet p-3" aria-labelledby="shortest">
   <div class="flex flex-wrap items-end gap-3">
     <h2 id="shortest" class="mr-auto">Shortest order</h2>
-    <div>
-      <Label for="chain-end" class="text-sm font-normal text-dim">Ends at</Label>
-      <Select
-        id="chain-end"
-        size="sm"
-        class="h-8 py-0"
-        placeholder=""
-        items={[{ value: '', name: 'any device' }, ...devices.slice(1).map((d) => ({ value: d.id, name: d.label }))]}
-        bind:value={lastId}
-      />
-    </div>
+    <Choice
+      label="Ends at"
+      choices={[{ value: '', name: 'any device' }, ...devices.slice(1).map((d) => ({ value: d.id, name: d.label }))]}
+      bind:value={lastId}
+    />
     <div class="flex h-8 items-center">
       <Checkbox bind:checked={inside} disabled={!mayInside}
         >Logger may ask from inside{mayInside ? '' : ' (not known: can its terminator be turned off?)'}</Checkbox

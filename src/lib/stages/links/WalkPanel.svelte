@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Button, Input, Label, Select } from 'flowbite-svelte';
+  import { Button } from 'flowbite-svelte';
   import { onDestroy } from 'svelte';
   import { FACTORY_ADDRESS, FIRST_ADDRESS, LAST_ADDRESS } from '$core/links/addresses';
   import { busesOf, devicesOn } from '$core/links/buses';
@@ -13,6 +13,8 @@
   import { scanRequest } from '$lib/schemas/field';
   import { signOn } from '$lib/client/signOn.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
+  import Amount from '$lib/ui/form/Amount.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import EntryForm from '$lib/ui/record/EntryForm.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import { chosenBus } from './chosenBus';
@@ -32,7 +34,7 @@
   onDestroy(() => search.stop());
   const WAYS = ['one at a time', 'by serial'] as const;
   let way = $state<(typeof WAYS)[number]>('one at a time');
-  let from = $state(FACTORY_ADDRESS);
+  let from = $state<number | null>(FACTORY_ADDRESS);
   let gridCode = $state('1');
   /** The unit that somebody stands at; null until then, and the first that is not done is offered. */
   let chosen = $state<string | null>(null);
@@ -114,28 +116,8 @@
     <h2 id="walk">Addressing walk</h2>
     <StandInBadge />
     <p class="num mr-auto text-sm text-dim">{order.length - left} of {order.length} have their address</p>
-    <div>
-      <Label for="walk-way" class="text-sm font-normal text-dim">Way</Label>
-      <Select
-        id="walk-way"
-        size="sm"
-        class="h-8 py-0"
-        placeholder=""
-        items={WAYS.map((w) => ({ value: w, name: w }))}
-        bind:value={way}
-      />
-    </div>
-    <div>
-      <Label for="walk-speaks" class="text-sm font-normal text-dim">Spoken</Label>
-      <Select
-        id="walk-speaks"
-        size="sm"
-        class="h-8 py-0"
-        placeholder=""
-        items={['RTU over TCP', 'Modbus TCP'].map((s) => ({ value: s, name: s }))}
-        bind:value={speaks}
-      />
-    </div>
+    <Choice label="Way" choices={WAYS} bind:value={way} />
+    <Choice label="Spoken" choices={scanRequest.shape.speaks.unwrap().options} bind:value={speaks} />
   </div>
   <ol class="mt-3 flex flex-wrap gap-1" aria-label="Units in the order of the walk">
     {#each order as d (d.id)}
@@ -182,23 +164,12 @@
             onclick={() => standingAt(here, () => find(serial))}>Find it by its serial</Button
           >
         {/if}
-        <div>
-          <Label for="walk-from" class="text-sm font-normal text-dim">Answers now at</Label>
-          <Input
-            id="walk-from"
-            type="number"
-            size="sm"
-            class="num h-8 w-24"
-            min={FIRST_ADDRESS}
-            max={LAST_ADDRESS}
-            bind:value={from}
-          />
-        </div>
+        <Amount label="Answers now at" min={FIRST_ADDRESS} max={LAST_ADDRESS} step={1} bind:value={from} />
         <Button
           size="sm"
           color="alternative"
-          disabled={walk.busy}
-          onclick={() => standingAt(here, () => walk.whoIsAt(Number(from)))}>Who is there?</Button
+          disabled={walk.busy || from === null}
+          onclick={() => standingAt(here, () => walk.whoIsAt(from ?? FACTORY_ADDRESS))}>Who is there?</Button
         >
         <Button size="sm" disabled={walk.busy || !walk.unit || stranger !== null || written} onclick={() => write(here)}
           >Write address {here.address}</Button
@@ -243,20 +214,14 @@
     </div>
     {#if written && here.inverterId}
       <div class="mt-3 flex flex-wrap items-end gap-3">
-        <div>
-          <Label for="walk-code" class="text-sm font-normal text-dim">Grid code</Label>
-          <Select
-            id="walk-code"
-            size="sm"
-            class="h-8 py-0"
-            placeholder=""
-            items={[
-              ...Object.entries(GRID_CODES).map(([value, c]) => ({ value, name: c.name })),
-              { value: '', name: 'leave it as it is' },
-            ]}
-            bind:value={gridCode}
-          />
-        </div>
+        <Choice
+          label="Grid code"
+          choices={[
+            ...Object.entries(GRID_CODES).map(([value, c]) => ({ value, name: c.name })),
+            { value: '', name: 'leave it as it is' },
+          ]}
+          bind:value={gridCode}
+        />
         <Button
           size="sm"
           color="alternative"
@@ -295,9 +260,9 @@
       </p>
     {/if}
     <p class="mt-3 flex flex-wrap gap-3">
-      <Button size="lg" disabled={left === 0 || walk.busy} onclick={next}>Next unit</Button>
+      <Button size="lg" class="min-h-12" disabled={left === 0 || walk.busy} onclick={next}>Next unit</Button>
       {#if way === 'one at a time'}
-        <Button size="lg" color="alternative" disabled={walk.busy} onclick={() => walk.power(null)}
+        <Button size="lg" class="min-h-12" color="alternative" disabled={walk.busy} onclick={() => walk.power(null)}
           >Power for all</Button
         >
       {/if}

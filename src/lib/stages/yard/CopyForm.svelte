@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { Button, Input, Label } from 'flowbite-svelte';
+  import { Button } from 'flowbite-svelte';
   import { untrack } from 'svelte';
   import type { ListedSite } from '$lib/schemas/site';
+  import Words from '$lib/ui/form/Words.svelte';
   import type { YardState } from './yardState.svelte';
 
   let { yard, of }: { yard: YardState; of: ListedSite } = $props();
@@ -18,14 +19,7 @@
   <p class="max-w-prose">
     A new site that starts with the design of {of.name}. Releases and the record stay with the old one.
   </p>
-  <div>
-    <Label for="copy-name" class="text-sm font-normal text-dim">Name of the copy</Label><Input
-      id="copy-name"
-      size="sm"
-      class="h-8 w-64"
-      bind:value={name}
-    />
-  </div>
-  <Button type="submit" size="sm" class="h-8" disabled={yard.busy}>Open the copy</Button>
-  <Button size="sm" class="h-8" color="alternative" onclick={() => (yard.copying = null)}>Not now</Button>
+  <div class="w-64"><Words label="Name of the copy" bind:value={name} /></div>
+  <Button type="submit" size="sm" disabled={yard.busy}>Open the copy</Button>
+  <Button size="sm" color="alternative" onclick={() => (yard.copying = null)}>Not now</Button>
 </form>

@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { Button, Fileupload, Input, Label } from 'flowbite-svelte';
+  import { Button, Fileupload, Label } from 'flowbite-svelte';
+  import Words from '$lib/ui/form/Words.svelte';
+  import { LABEL } from '$lib/ui/form/control';
   import type { YardState } from './yardState.svelte';
 
   let { yard }: { yard: YardState } = $props();
@@ -19,19 +21,11 @@
     void yard.open('/api/v1/sites', { name });
   }}
 >
-  <div>
-    <Label for="new-name" class="text-sm font-normal text-dim">New site</Label><Input
-      id="new-name"
-      size="sm"
-      class="h-8"
-      bind:value={name}
-      placeholder="Name of the site"
-    />
-  </div>
-  <Button type="submit" size="sm" class="h-8" disabled={yard.busy}>Open it</Button>
+  <Words label="New site" placeholder="Name of the site" bind:value={name} />
+  <Button type="submit" size="sm" disabled={yard.busy}>Open it</Button>
 </form>
 <div class="min-w-0">
-  <Label for="project-file" class="text-sm font-normal text-dim">Import a project file</Label>
+  <Label for="project-file" class={LABEL}>Import a project file</Label>
   <Fileupload
     id="project-file"
     size="sm"

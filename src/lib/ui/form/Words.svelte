@@ -8,12 +8,14 @@
     label,
     value = $bindable(),
     rows = 1,
+    placeholder,
     autocomplete,
     required = false,
   }: {
     label: string;
     value: string;
     rows?: number;
+    placeholder?: string;
     autocomplete?: FullAutoFill;
     required?: boolean;
   } = $props();
@@ -23,8 +25,8 @@
 <div class="min-w-0 {CONTROL}">
   <Label for={id} class={LABEL}>{label}</Label>
   {#if rows > 1}
-    <Textarea {id} {rows} {required} class="w-full text-sm" bind:value />
+    <Textarea {id} {rows} {required} class="w-full text-sm" {placeholder} bind:value />
   {:else}
-    <Input {id} type="text" size="sm" {autocomplete} {required} bind:value />
+    <Input {id} type="text" size="sm" {placeholder} {autocomplete} {required} bind:value />
   {/if}
 </div>

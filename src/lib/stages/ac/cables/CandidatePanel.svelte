@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { Label, Select } from 'flowbite-svelte';
   import type { PriceList } from '$core/ac/candidates/priceList';
   import type { Candidate } from '$core/ac/candidates/candidates';
   import { candidates } from '$core/ac/candidates/candidates';
@@ -9,6 +8,7 @@
   import type { RunResult } from '$core/ac/results';
   import { fixed } from '$core/kernel/quantity';
   import { useSite } from '$lib/client/siteState.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import FieldInput from '$lib/ui/form/FieldInput.svelte';
   import { fieldsOf } from '$lib/ui/form/fields';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
@@ -55,17 +55,12 @@
 <section class="sheet space-y-3 p-3" aria-labelledby="cables">
   <header class="flex flex-wrap items-end gap-3">
     <h2 id="cables" class="mr-auto">Cables that could lie for {result.inverter.tag}</h2>
-    <div>
-      <Label for="c-unit" class="text-sm font-normal text-dim">Run</Label>
-      <Select
-        id="c-unit"
-        size="sm"
-        class="h-8 py-0"
-        items={results.map((r) => ({ value: r.inverter.id, name: r.inverter.tag }))}
-        value={result.inverter.id}
-        onchange={(e) => onpick(e.currentTarget.value)}
-      />
-    </div>
+    <Choice
+      label="Run"
+      choices={results.map((r) => ({ value: r.inverter.id, name: r.inverter.tag }))}
+      value={result.inverter.id}
+      onchoose={onpick}
+    />
   </header>
   <div class="grid grid-cols-2 gap-2 sm:grid-cols-4">
     {#each fields as field (field.path)}

@@ -1,7 +1,9 @@
 <script lang="ts">
-  import { Button, Input, Label, Range } from 'flowbite-svelte';
+  import { Button, Label, Range } from 'flowbite-svelte';
   import { dayFed } from '$core/design/tripHours';
   import { fixed } from '$core/kernel/quantity';
+  import Amount from '$lib/ui/form/Amount.svelte';
+  import { LABEL } from '$lib/ui/form/control';
   import TaskBar from '$lib/ui/TaskBar.svelte';
   import DayChart from './DayChart.svelte';
   import type { TripState } from './tripState.svelte';
@@ -21,18 +23,14 @@
 <section class="sheet space-y-2 p-3" aria-labelledby="trip-year">
   <header class="flex flex-wrap items-end gap-3">
     <h2 id="trip-year" class="mr-auto">How many sunny hours it trips</h2>
-    <div>
-      <Label for="t-rest" class="text-sm font-normal text-dim">For a grid at rest of [V]</Label>
-      <Input
-        id="t-rest"
-        type="number"
-        step="any"
-        size="sm"
-        class="num h-8 w-36 py-0"
-        placeholder="as surveyed"
-        bind:value={trips.restV as number}
-      />
-    </div>
+    <Amount
+      label="For a grid at rest of"
+      unit="V"
+      width="w-36"
+      placeholder="as surveyed"
+      value={trips.restV}
+      onamount={(restV) => (trips.restV = restV)}
+    />
     <Button size="sm" onclick={() => trips.count()}>Count the hours of a year</Button>
   </header>
   <TaskBar task={trips.task} share={trips.task.progress} name="Counting">month by month</TaskBar>
@@ -50,7 +48,7 @@
       {/each}
     </p>
     <div class="flex flex-wrap items-center gap-3">
-      <Label for="t-day" class="text-sm font-normal text-dim">Day drawn: <b>{date}</b></Label>
+      <Label for="t-day" class={LABEL}>Day drawn: <b>{date}</b></Label>
       <Range appearance="auto" id="t-day" min="1" max="365" bind:value={trips.day} class="w-72 accent-primary-700" />
     </div>
     {#if hours.length}<DayChart {hours} tripV={year.tripV} label={date} />{:else}<p class="text-dim">

@@ -1,10 +1,10 @@
 <script lang="ts">
-  import { Label, Select } from 'flowbite-svelte';
   import type { RunResult } from '$core/ac/results';
   import type { VoltagePath } from '$core/ac/voltagePath/path';
   import type { Readings } from '$core/ac/voltagePath/readings';
   import { readingChecks, readingsSchema } from '$core/ac/voltagePath/readings';
   import type { Answer } from '$core/kernel/answer';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import FieldInput from '$lib/ui/form/FieldInput.svelte';
   import { fieldsOf } from '$lib/ui/form/fields';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
@@ -23,17 +23,12 @@
 <section class="sheet p-3" aria-labelledby="two-readings">
   <header class="flex flex-wrap items-end gap-3">
     <h2 id="two-readings" class="mr-auto">Two readings: whose problem is it</h2>
-    <div>
-      <Label for="r-unit" class="text-sm font-normal text-dim">Unit</Label>
-      <Select
-        id="r-unit"
-        size="sm"
-        class="h-8 py-0"
-        items={runs.map((r) => ({ value: r.inverter.id, name: r.inverter.tag }))}
-        value={run?.inverter.id ?? ''}
-        onchange={(e) => (unitId = e.currentTarget.value)}
-      />
-    </div>
+    <Choice
+      label="Unit"
+      choices={runs.map((r) => ({ value: r.inverter.id, name: r.inverter.tag }))}
+      value={run?.inverter.id ?? ''}
+      onchoose={(id) => (unitId = id)}
+    />
   </header>
   <p class="text-sm text-dim">
     Read unit and board in the same minute, off or low and then at more than 40 % of rating, at unity power factor.

@@ -1,9 +1,12 @@
 <script lang="ts">
-  import { Input, Label, Range, Select } from 'flowbite-svelte';
+  import { Label, Range } from 'flowbite-svelte';
   import type { VoltagePath } from '$core/ac/voltagePath/path';
   import type { Feeding } from '$core/ac/voltagePath/picture';
   import { pictureAt, restThatSurvives, shareUntilTrip } from '$core/ac/voltagePath/picture';
   import { fixed } from '$core/kernel/quantity';
+  import Amount from '$lib/ui/form/Amount.svelte';
+  import { LABEL } from '$lib/ui/form/control';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import PowerChart from './PowerChart.svelte';
   import RiseBars from './RiseBars.svelte';
 
@@ -24,7 +27,7 @@
   <header class="flex flex-wrap items-end gap-x-4 gap-y-1">
     <h2 id="picture" class="w-full">From the grid at rest to every unit</h2>
     <div>
-      <Label for="v-share" class="text-sm font-normal text-dim">Power <b class="num">{sharePercent} %</b></Label>
+      <Label for="v-share" class={LABEL}>Power <b class="num">{sharePercent} %</b></Label>
       <Range
         appearance="auto"
         id="v-share"
@@ -35,9 +38,7 @@
       />
     </div>
     <div>
-      <Label for="v-pf" class="text-sm font-normal text-dim"
-        >Power factor <b class="num">{fixed(factorPercent / 100, 2)}</b></Label
-      >
+      <Label for="v-pf" class={LABEL}>Power factor <b class="num">{fixed(factorPercent / 100, 2)}</b></Label>
       <Range
         appearance="auto"
         id="v-pf"
@@ -47,28 +48,8 @@
         class="w-36 accent-primary-700"
       />
     </div>
-    <div>
-      <Label for="v-reactive" class="text-sm font-normal text-dim">Reactive power</Label>
-      <Select
-        id="v-reactive"
-        size="sm"
-        class="h-8 w-28 py-0"
-        items={['absorbs', 'supplies'].map((value) => ({ value, name: value }))}
-        bind:value={reactive}
-      />
-    </div>
-    <div>
-      <Label for="v-rest" class="text-sm font-normal text-dim">Grid at rest [V]</Label>
-      <Input
-        id="v-rest"
-        type="number"
-        size="sm"
-        step="any"
-        class="num h-8 w-28 py-0"
-        placeholder={String(path.restV)}
-        bind:value={restV as number}
-      />
-    </div>
+    <Choice label="Reactive power" choices={['absorbs', 'supplies'] as const} bind:value={reactive} />
+    <Amount label="Grid at rest" unit="V" width="w-28" placeholder={String(path.restV)} bind:value={restV} />
   </header>
   {#if picture}
     <p>
