@@ -58,8 +58,19 @@ test('the yard is searched, filtered, sorted; a site is put aside and put back, 
   expect(page.url()).not.toContain(siteId);
 });
 
-test('the yard fits a phone without sideways scrolling', async ({ page }) => {
+test('the yard fits a phone without sideways scrolling: sites stand on cards until the table is chosen', async ({
+  page,
+  request,
+}) => {
   await page.setViewportSize({ width: 390, height: 844 });
+  const made = await request.post('/api/v1/sites', { data: { name: 'Reed boat house' } });
+  expect(made.ok()).toBe(true);
   await open(page, '/');
+  await page.getByLabel('Find a site').fill('reed boat');
+  await expect(page.getByRole('list', { name: 'Line of Reed boat house' })).toBeInViewport();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await page.getByRole('button', { name: 'Table' }).click();
+  await expect(page.getByRole('row', { name: /Reed boat house/ })).toBeVisible();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await expect(page.getByRole('row', { name: /Reed boat house/ })).toBeVisible();
 });

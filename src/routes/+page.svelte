@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
+  import { MediaQuery } from 'svelte/reactivity';
   import { Told } from '$lib/client/told.svelte';
   import { whileSeen } from '$lib/client/whileSeen';
   import NewSite from '$lib/stages/yard/NewSite.svelte';
@@ -15,7 +16,10 @@
 
   let { data } = $props();
   const yard = new YardState();
-  let cards = $state(false);
+  /** A phone has no room for a table; whoever chooses has what he chose. */
+  const narrow = new MediaQuery('max-width: 639px');
+  let chosen = $state<boolean | null>(null);
+  const cards = $derived(chosen ?? narrow.current);
   const told = untrack(() => new Told('/api/v1/switch-off', data.switchOff));
   const switchOff = $derived(told.value);
   onMount(() => whileSeen(LOOK_MS, () => told.ask()));
@@ -54,7 +58,7 @@
   </p>
 {:else}
   <SaidAt ms={told.asOfMs} />
-  <YardTools {yard} bind:cards count={shown.length} of={data.sites.length} />
+  <YardTools {yard} bind:cards={() => cards, (as) => (chosen = as)} count={shown.length} of={data.sites.length} />
   {#if shown.length}
     <List sites={shown.slice(0, drawn)} {yard} {switchOff} />
     {#if shown.length > drawn}{#key drawn}<button

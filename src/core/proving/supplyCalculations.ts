@@ -3,15 +3,11 @@ import { verdictSchema } from '../kernel/check';
 import { calculation } from '../kernel/discipline';
 import { enumOf, quantity } from '../kernel/schema';
 import { NOMINALS_V, supplySignature } from './measure/supplySignature';
+import { three } from './supplyShape';
 
 const lineV = (which: string) => quantity(0, 1500, 'V', which);
 const phaseV = (which: string) => quantity(0, 1000, 'V', which);
 const unread = (which: string) => phaseV(which).nullable().default(null);
-
-/** Three readings, or null unless there are three. */
-function three(a: number | null, b: number | null, c: number | null): readonly [number, number, number] | null {
-  return a === null || b === null || c === null ? null : [a, b, c];
-}
 
 /** What only the meter's low-impedance input tells apart. */
 const REPEAT = 'repeat L–PE at low impedance, for a floating supply reads the same without it';

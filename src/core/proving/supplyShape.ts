@@ -53,7 +53,8 @@ export interface TenTyped {
   readonly l3peLowV?: number | null;
 }
 
-const three = (a: number | null | undefined, b: number | null | undefined, c: number | null | undefined) =>
+/** Three readings, or null unless there are three. */
+export const three = (a: number | null | undefined, b: number | null | undefined, c: number | null | undefined) =>
   a == null || b == null || c == null ? null : ([a, b, c] as const);
 
 export const lineVoltages = (v: TenTyped) => [v.l12V, v.l23V, v.l31V] as const;
