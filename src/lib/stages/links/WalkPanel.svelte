@@ -124,7 +124,9 @@
       <li>
         <button
           type="button"
-          class="num border px-2 py-1 text-sm {d.id === here?.id ? 'border-ink bg-ink text-paper' : 'border-rule'}"
+          class="num border px-2 py-1 text-sm pointer-coarse:min-h-11 {d.id === here?.id
+            ? 'border-ink bg-ink text-paper'
+            : 'border-rule'}"
           aria-current={d.id === here?.id ? 'step' : undefined}
           onclick={() => goTo(d.id)}
           >{d.label} → {d.address}{#if isDone(d)}<span class="ml-1"
