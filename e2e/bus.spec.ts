@@ -1,4 +1,4 @@
-import type { Locator } from '@playwright/test';
+import type { APIRequestContext, Locator } from '@playwright/test';
 import { expect, test } from './test';
 import { demoSite, fill, open, saved, signOn } from './helpers';
 
@@ -303,6 +303,28 @@ test('the sheet of the chain stands on a page and comes as a PDF', async ({ page
   expect((await request.get('/sites/01969a00-0000-7000-8000-00000000dead/links/sheet.pdf')).status()).toBe(404);
 });
 
+/** An address that somebody else puts on the record, on another device. */
+async function recordedElsewhere(request: APIRequestContext, site: string, tag: string, address: number) {
+  const { design } = (await (await request.get(`/api/v1/sites/${site}`)).json()) as {
+    design: { inverters: readonly { id: string; tag: string }[] };
+  };
+  const data = {
+    id: crypto.randomUUID(),
+    kind: 'addressed',
+    subject: { scope: 'inverter', id: design.inverters.find((u) => u.tag === tag)?.id },
+    values: { from: 'stand-in', address, serial: null },
+    doneAt: new Date().toISOString(),
+    by: 'Jon Sabo',
+    role: 'electrician',
+    instrument: null,
+    release: 'A',
+    corrects: null,
+    reason: null,
+  };
+  const answer = await request.post(`/api/v1/sites/${site}/records`, { data });
+  expect(answer.ok(), await answer.text()).toBe(true);
+}
+
 test('units out of the box are given their addresses one by one, on record as what stand-ins said', async ({
   page,
   request,
@@ -323,6 +345,11 @@ test('units out of the box are given their addresses one by one, on record as wh
   await walk.getByRole('button', { name: 'Power for INV-02 alone' }).click();
   await expect(fleet).toContainText('Only the unit at place 2 has power');
   await who.click();
+  await expect(walk).toContainText('answers at 1: inverter');
+  // A colleague records the very unit: whoever stands at it stays there.
+  await recordedElsewhere(request, site, 'INV-02', 2);
+  await expect(walk).toContainText('1 of 9 have their address');
+  await expect(walk.getByRole('button', { name: /^INV-02 → 2/ })).toHaveAttribute('aria-current', 'step');
   await expect(walk).toContainText('answers at 1: inverter');
   await walk.getByRole('button', { name: 'Write address 2' }).click();
   await expect(walk).toContainText('read back at 2 · nobody at 1 any more');

@@ -284,6 +284,23 @@ describe('the record is not talked round', () => {
   });
 });
 
+describe('an entry by a program that has no device', () => {
+  it('counts as any other: a danger withdraws at once, and what cannot be read is refused by its field', async () => {
+    const s = await site(permitted());
+    const crew = permitted();
+    const made = crew.add('happening', inverter, { what: 'joint opened', seen: 'L2 loose' }, { role: 'helper' });
+    const { device: _device, licensedUntil: _licensedUntil, ...bare } = made;
+    await expect(addRecord(s.context, s.siteId, { ...bare, values: { what: 'joint opened' } })).rejects.toMatchObject({
+      status: 422,
+      errors: [{ pointer: '/values/seen' }],
+    });
+    expect(await s.state('I-PERMIT', UNIT)).toBe('passed');
+    const { record } = await addRecord(s.context, s.siteId, bare);
+    expect([record.kind, record.device]).toEqual(['happening', null]);
+    expect(await s.state('I-PERMIT', UNIT)).toBe('stale');
+  });
+});
+
 describe('a unit that runs without its proofs', () => {
   it('is named to whoever asks, on its site and in the yard, from the moment on in which one is lost', async () => {
     const crew = permitted();

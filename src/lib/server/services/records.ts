@@ -6,7 +6,6 @@ import type { Entry } from '$core/proving/entry';
 import type { Evidence } from '$core/proving/evidence';
 import { verdictOf } from '$core/proving/judging';
 import { recordSchema } from '$core/proving/kinds';
-import { upgradedEntry } from '$core/proving/readEntry';
 import type { SitesToSwitchOff } from '$lib/schemas/site';
 import type { Tx } from '../db/client';
 import type { ChainReport } from '../db/recordChain';
@@ -51,7 +50,7 @@ const said = (after: Evidence, record: Entry, known: boolean, why: string | null
 
 /** Adds one entry. Refused with a reason when the rules of the record do not let it count and it is only now being made. */
 export async function addRecord(context: Context, siteId: string, input: unknown): Promise<Added> {
-  const record = parsed(recordSchema, upgradedEntry(input), 'The entry');
+  const record = parsed(recordSchema, input, 'The entry');
   if (!isUuid(siteId)) throw noSite();
   return siteTransaction(context.db, siteId, async (tx) => {
     const head = await holdChain(tx, siteId);
