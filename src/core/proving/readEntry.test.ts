@@ -28,8 +28,17 @@ describe('an entry of the first edition, which named neither device nor licence'
     expect(values.said).toHaveLength(2000);
     expect(upgradedEntry({ kind: 'gate' })).toMatchObject({ values: { kind: 'gate', said: '{}' } });
   });
-  it('is none that names a device, and nothing that is no document at all', () => {
-    for (const body of [{ ...old, device: null }, null, undefined, 'torque', 25, [old]])
+  it('is none that names a device, or is of a kind that came after it, and nothing that is no document at all', () => {
+    for (const body of [
+      { ...old, device: null },
+      { ...old, kind: 'happening' },
+      { ...old, kind: undefined },
+      null,
+      undefined,
+      'torque',
+      25,
+      [old],
+    ])
       expect(upgradedEntry(body)).toBe(body);
   });
 });

@@ -74,17 +74,18 @@ export function readProject(text: string): ProjectFile {
 
 type Document = Readonly<Record<string, unknown>>;
 
-/** The designs of a file, the one at hand and the released ones, in the newest edition. */
+/** The designs of a file, the one at hand and the released ones, in the newest edition, and with those of an older file its entries. */
 function inNewestEdition(file: Document): Document {
-  const { design, releases, records } = file;
+  const { design, releases, records, version } = file;
+  const older = typeof version === 'number' && version < PROJECT_VERSION;
   const released = (r: unknown) =>
     typeof r === 'object' && r !== null ? { ...r, design: upgraded((r as Document).design) } : r;
   return {
     ...file,
     design: upgraded(design),
     ...(Array.isArray(releases) ? { releases: releases.map(released) } : {}),
-    ...(Array.isArray(records) ? { records: records.map(upgradedEntry) } : {}),
-    ...(typeof file['version'] === 'number' && file['version'] < PROJECT_VERSION ? { version: PROJECT_VERSION } : {}),
+    ...(older && Array.isArray(records) ? { records: records.map(upgradedEntry) } : {}),
+    ...(older ? { version: PROJECT_VERSION } : {}),
   };
 }
 

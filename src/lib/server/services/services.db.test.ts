@@ -4,6 +4,7 @@ import { sql } from 'drizzle-orm';
 import { readFile } from 'node:fs/promises';
 import { describe, expect, it } from 'vitest';
 import { applyEdit, emptyDesign } from '$core/design';
+import type { Entry } from '$core/proving/entry';
 import { BLANK_DC_CABLE } from '$core/strings/part';
 import { legalLayout } from '$core/strings/layout/legalLayout';
 import { withStrings } from '$core/strings/arrange';
@@ -528,6 +529,19 @@ describe('project file', () => {
       '/design/planes/0/moduleCount',
     );
     expect(await listSites(context)).toEqual(before);
+  });
+
+  it('brings entries without a device as they are, and those of version 1 as of an older program', async () => {
+    const file = JSON.parse(await readFile('demo/tarnholm-ice-rink.project.json', 'utf8')) as { records: Entry[] };
+    const bare = ({ device: _device, ...entry }: Entry) => entry;
+    const pick = file.records.filter((e) => ['torque', 'open-point', 'addressed'].includes(e.kind));
+    const kindsOf = (version: number) => {
+      const { records } = readProject(JSON.stringify({ ...file, version, records: pick.map(bare) }));
+      return records.map((e, i) => [pick[i]?.kind, e.kind, e.device] as const);
+    };
+    expect(pick.length).toBeGreaterThan(8);
+    expect(kindsOf(2)).toEqual(pick.map((e) => [e.kind, e.kind, null]));
+    expect(kindsOf(1)).toEqual(pick.map((e) => [e.kind, e.kind === 'torque' ? 'older' : e.kind, null]));
   });
 
   it('of the demo is left alone when the database holds sites already', async () => {
