@@ -37,6 +37,9 @@ export function admit(log: SiteLog, entry: Entry, nowMs: number, before?: Eviden
   return { refusal: misplaced(log, entry, nowMs) ?? uncounted(entry, why, nowMs) ?? clash, after, why };
 }
 
+/** Whether a moment lies further ahead of ours, ms, than clocks drift: nothing was done then. */
+export const liesAhead = (atMs: number, nowMs: number): boolean => atMs > nowMs + AHEAD_MAX_MS;
+
 const isFresh = (entry: Entry, nowMs: number): boolean => nowMs - timeOf(entry)[0] <= FRESH_MS;
 
 function misplaced({ releases, entries }: SiteLog, entry: Entry, nowMs: number): Refusal | null {
@@ -51,7 +54,7 @@ function misplaced({ releases, entries }: SiteLog, entry: Entry, nowMs: number):
   const parts = scope === 'inverter' ? design.inverters : scope === 'string' ? design.strings : null;
   if (parts && !parts.some((p) => p.id === id))
     return { pointer: '/subject/id', detail: `Release ${entry.release} has no ${scope} ${id}.` };
-  if (timeOf(entry)[0] > nowMs + AHEAD_MAX_MS)
+  if (liesAhead(timeOf(entry)[0], nowMs))
     return { pointer: '/doneAt', detail: 'The time lies in the future: set the clock of this device.' };
   const fromMs = Math.min(made.atMs, nowMs) - AHEAD_MAX_MS;
   if (timeOf(entry)[0] < fromMs)

@@ -2,6 +2,7 @@ import { eq } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
 import { PROJECT_FORMAT, PROJECT_VERSION, projectFileSchema } from '$lib/schemas/projectFile';
 import type { ProjectFile } from '$lib/schemas/projectFile';
+import { liesAhead } from '$core/proving/door';
 import { timeOf } from '$core/proving/evidence/times';
 import { upgradedEntry } from '$core/proving/readEntry';
 import type { Context } from './context';
@@ -98,6 +99,7 @@ function placeOf(text: string, cause: unknown): string {
 
 /** Writes a project as a site of its own, whole or not at all. A site that is here already stays as it is: the file becomes a second one. */
 export async function importProject(context: Context, file: ProjectFile): Promise<string> {
+  refuseAhead(file, context.now().getTime());
   const id = await context.db.transaction(async (tx) => {
     const [known] = await tx.select({ id: site.id }).from(site).where(eq(site.id, file.siteId));
     const siteId = known ? uuidv7() : file.siteId;
@@ -120,6 +122,18 @@ export async function importProject(context: Context, file: ProjectFile): Promis
   });
   summaryLater(context, id, file);
   return id;
+}
+
+/** What was done later than now was not done: a permit of the future would end with a day that is far off. */
+function refuseAhead({ releases, records }: ProjectFile, nowMs: number): void {
+  const detail = `must not lie in the future (here it is ${new Date(nowMs).toISOString()})`;
+  const errors = [
+    ...releases.flatMap((r, i) =>
+      liesAhead(Date.parse(r.releasedAt), nowMs) ? [{ pointer: `/releases/${i}/releasedAt`, detail }] : [],
+    ),
+    ...records.flatMap((r, i) => (liesAhead(timeOf(r)[0], nowMs) ? [{ pointer: `/records/${i}/doneAt`, detail }] : [])),
+  ];
+  if (errors.length) throw unfit(errors, 'The project file');
 }
 
 const inOrder = (releases: ProjectFile['releases']): ProjectFile['releases'] =>

@@ -531,6 +531,25 @@ describe('project file', () => {
     expect(await listSites(context)).toEqual(before);
   });
 
+  it('tells of nothing that is still to come: a permit of the future would not end tonight', async () => {
+    const file = readProject(await readFile('demo/tarnholm-ice-rink.project.json', 'utf8'));
+    const lastMs = Math.max(...file.records.map((r) => Date.parse(r.doneAt) + (r.device?.offsetMs ?? 0)));
+    const last = file.records.findIndex((r) => Date.parse(r.doneAt) + (r.device?.offsetMs ?? 0) === lastMs);
+    const releasedMs = Date.parse(file.releases[0]?.releasedAt ?? '');
+    const importedAt = (nowMs: number) => importProject({ ...context, now: () => new Date(nowMs) }, file);
+    const drift = 5 * 60_000;
+    await importedAt(lastMs - drift);
+    await expect(importedAt(lastMs - drift - 1)).rejects.toMatchObject({
+      status: 422,
+      errors: expect.arrayContaining([
+        { pointer: `/records/${last}/doneAt`, detail: expect.stringMatching(/^must not lie in the future/) as string },
+      ]) as unknown,
+    });
+    await expect(importedAt(releasedMs - drift - 1)).rejects.toMatchObject({
+      errors: expect.arrayContaining([expect.objectContaining({ pointer: '/releases/0/releasedAt' })]) as unknown,
+    });
+  });
+
   it('brings entries without a device as they are, and those of version 1 as of an older program', async () => {
     const file = JSON.parse(await readFile('demo/tarnholm-ice-rink.project.json', 'utf8')) as { records: Entry[] };
     const bare = ({ device: _device, ...entry }: Entry) => entry;
