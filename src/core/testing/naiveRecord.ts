@@ -388,6 +388,8 @@ class Naive {
       if (j > from && entry?.kind === 'happening' && this.#withdraws(entry, gate, object)) return true;
       if (j > from && letter && this.site.inputs(letter, gate, object) !== this.site.inputs(made, gate, object))
         return true;
+      // What was said of a day is over with it; a fail that is put right on another day as well.
+      if (j > from && event.midnight && (gate === 'S-SAFE' || gate === 'I-PERMIT')) return true;
       if (j > from && gate === 'S-HAND' && this.needs('S-HAND', 'site').some(([g, o]) => !this.closed(g, o, j)))
         return true;
     }
@@ -479,6 +481,7 @@ class Naive {
       const review = new Date(Date.parse(`${this.#day(e)}T00:00:00Z`) + 86_400_000 * (v.reviewDays ?? 0))
         .toISOString()
         .slice(0, 10);
+      if (newest && review < this.#day(newest.by)) continue;
       const lapsed = this.events.slice(i, k).some((x) => x.midnight && this.site.day(x.t) > review);
       if (lapsed) return null;
       return this.#brokenSince(gate, object, i, e.release, k, true) ? 'stale' : 'waived';

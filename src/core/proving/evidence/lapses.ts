@@ -7,7 +7,8 @@ import { GATE } from '../kinds/gate';
 import { WAIVER } from '../kinds/waiver';
 import { LASTS_MONTHS } from '../tables/happenings';
 import type { Applied } from './applied';
-import type { Reading } from './state';
+import type { Release } from './log';
+import type { Reading, Stand } from './state';
 import { NO_STAND, partOfKey, standOf } from './state';
 import { timeOf } from './times';
 import { put, withdraw } from './withdraw';
@@ -20,8 +21,12 @@ export type Lapses = ReadonlyMap<number, ReadonlySet<GateKey>>;
 /** No month is shorter, ms. */
 const SHORTEST_MONTH_MS = 28 * 86_400_000;
 
-/** Midnights up to now at which something that an entry said lapses. */
-export function lapsesOf(entries: readonly Entry[], zone: string, nowMs: number): Lapses {
+/**
+ * Midnights up to now at which something that an entry said lapses. It was made on a release and so not before it, whatever the clock says: what
+ * would have ended before that ends with the day of the release.
+ */
+export function lapsesOf(entries: readonly Entry[], releases: readonly Release[], zone: string, nowMs: number): Lapses {
+  const releasedMs = new Map(releases.map((r) => [r.letter, r.atMs]));
   const found = new Map<number, Set<GateKey>>();
   const at = (ms: number, key: GateKey): void => {
     if (ms > nowMs) return;
@@ -32,7 +37,9 @@ export function lapsesOf(entries: readonly Entry[], zone: string, nowMs: number)
     for (const gate of spokenOf(entry)) {
       if (gateRow(gate).scope !== entry.subject.scope || !ends(entry, gate)) continue;
       const [t, u] = timeOf(entry);
-      for (const ms of endsOf(entry, gate, [t - u, t + u], zone, nowMs)) at(ms, gateKey(gate, entry.subject.id));
+      const fromMs = releasedMs.get(entry.release) ?? -Infinity;
+      for (const ms of endsOf(entry, gate, [t - u, t + u], zone, nowMs))
+        at(ms > fromMs ? ms : dayEndMs(fromMs, zone), gateKey(gate, entry.subject.id));
     }
   }
   return found;
@@ -81,13 +88,20 @@ export function dayEnded(app: Applied, atMs: number): void {
     const row = gateRow(gate);
     const stand = app.moment.stand(gate, object);
     if (gate === 'S-SAFE' || gate === 'I-PERMIT') {
-      if (stand.readings.length && stand.result !== 'fail') put(app, row, object, NO_STAND, true);
+      if (stand.result === 'fail') overWithItsDay(app, gate, object, stand);
+      else if (stand.readings.length) put(app, row, object, NO_STAND, true);
       continue;
     }
     if (stand.waived && stand.waived.untilDay < today) put(app, row, object, standOf(stand.readings, null));
     const until = stand.ruling && untilDayOf(app, gate, stand.ruling);
     if (until && until < today) withdraw(app, gate, object, `it held until ${until}`);
   }
+}
+
+/** A fail stays when its day ends; put right on another day it would have ended as well. */
+function overWithItsDay({ moment }: Applied, gate: GateId, object: string, { readings, waived }: Stand): void {
+  const over = readings.map((r) => ({ ...r, broken: r.broken ?? 'its day has ended' }));
+  moment.putStand(gate, object, standOf(over, waived));
 }
 
 /** Last day of what a reading proves, where it or its gate says so. */

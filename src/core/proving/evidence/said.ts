@@ -82,9 +82,15 @@ export function waived(app: Applied, entry: Entry, { gate, entryId, reviewDays }
   const fits = entryId === null ? readings.length === 0 : newest?.by.id === entryId && newest.result === 'fail';
   if (row.scope !== entry.subject.scope || !fits)
     return app.note(entry, `A waiver names the newest fail of ${gate}, or a gate that was never tested.`);
+  const untilDay = daysLater(day, reviewDays);
+  if (newest && untilDay < app.dayOf(newest.by))
+    return app.note(
+      entry,
+      `It held until ${untilDay}, before the fail that it names: the clock of its device stood wrong.`,
+    );
   const open = row.cascade && openBeneath(app, row, object) !== null;
   const broken = open ? 'its needs were not closed' : changedSince(app, entry.release, gate, object);
-  const waiver = { by: entry.id, of: entryId, made: entry.release, untilDay: daysLater(day, reviewDays), broken };
+  const waiver = { by: entry.id, of: entryId, made: entry.release, untilDay, broken };
   put(app, row, object, standOf(readings, waiver));
 }
 

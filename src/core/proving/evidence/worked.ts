@@ -49,7 +49,7 @@ function workedAnew(log: SiteLog, nowMs: number, was: Worked | null, spacing: Sp
   const memory = was && was.zone === zone ? was.kept.memory : blankMemory();
   const neighbours = new Neighbours(entries, byId, times);
   const verdicts = new Verdicts(neighbours, times, memory);
-  const lapses = lapsesOf(entries, times.zone, nowMs);
+  const lapses = lapsesOf(entries, log.releases, times.zone, nowMs);
   const unitsOf = unitsIn(log.releases);
   const known = { releases: log.releases, verdicts, entries: byId, times, zone, lapsing: lapses, notes: new Map() };
   const replay = Replay.whole(known, entries, [...lapses.keys()], unitsOf, spacing);
@@ -79,8 +79,8 @@ function workedOn(was: Worked, log: SiteLog, nowMs: number): Worked | null {
   const verdicts = was.verdicts.among(neighbours);
   const lapses =
     nowMs < was.untilMs
-      ? bothLapses(was.kept.lapses, lapsesOf(added, times.zone, nowMs))
-      : lapsesOf(entries, times.zone, nowMs);
+      ? bothLapses(was.kept.lapses, lapsesOf(added, log.releases, times.zone, nowMs))
+      : lapsesOf(entries, log.releases, times.zone, nowMs);
   const known = { ...was.known, verdicts, entries: byId, lapsing: lapses, notes: new Map(was.known.notes) };
   const ticksMs = [...lapses].filter(([ms, keys]) => was.kept.lapses.get(ms)?.size !== keys.size).map(([ms]) => ms);
   const changed = verdicts.changedBy(added, was.verdicts, log.releases);
