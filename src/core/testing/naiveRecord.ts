@@ -546,7 +546,8 @@ class Naive {
       const isClosed = this.closed('I-PERMIT', unit, j);
       const midnight = (this.events[j - 1] as Event).midnight;
       const needOpen = this.needs('I-PERMIT', unit).some(([g, o]) => !this.closed(g, o, j));
-      if (isClosed && e && this.#says(e, 'I-PERMIT', unit) !== undefined) run.permitLost = false;
+      // A correction stands in the place of the old entry: it gives nothing anew.
+      if (isClosed && e?.corrects === null && this.#says(e, 'I-PERMIT', unit) !== undefined) run.permitLost = false;
       else if (
         needOpen ||
         (wasClosed && !isClosed && (!midnight || !run.live)) ||

@@ -132,8 +132,8 @@ const labelsOf = (entries: readonly Entry[]): [string, Record<string, Says>][] =
     return gates.length && e.kind !== 'step' ? [[e.id, Object.fromEntries(gates.map((g) => [g, 'pass' as Says]))]] : [];
   });
 
-/** A history from a source of random numbers in [0, 1): the same numbers, the same history. */
-function randomHistory(next: () => number, length: number): History {
+/** A history from sources of random numbers in [0, 1): the same numbers, the same history. `aside`: whether and how its days end. */
+function randomHistory(next: () => number, length: number, aside: () => number): History {
   const whole = (n: number) => Math.floor(next() * n);
   const one = <T>(of: readonly T[]): T => of[whole(of.length)] as T;
   const beginning = one(BEGINNINGS);
@@ -267,7 +267,8 @@ function randomHistory(next: () => number, length: number): History {
       releases.push({ letter: String.fromCharCode(65 + releases.length), atMs: ms, design: change(last) });
     }
   }
-  const nowMs = ms + 3_600_000;
+  if (aside() < 0.12) daysEnd();
+  const nowMs = ms + (aside() < 0.9 ? 1 : 30) * 3_600_000;
   const all = [...entries, ...made];
   return {
     log: { releases, entries: all },
@@ -300,6 +301,40 @@ function randomHistory(next: () => number, length: number): History {
       day: (at) => siteDay(at, ZONE),
     },
   };
+
+  /** A fail of the day that is put right on the next one; a release about midnight, and work on it by a clock behind; a waiver from a phone days behind. */
+  function daysEnd(): void {
+    const electrician = { role: 'electrician', licensedUntil: '2027-12-31' };
+    const says = (gate: GateId, result: Says, over: Record<string, unknown> = {}) =>
+      add('gate', objectOf(gateRow(gate).scope), { gate, result, evidence: 'looked at' }, { ...electrician, ...over });
+    const way = aside();
+    const daily: GateId = aside() < 0.6 ? 'S-SAFE' : 'I-PERMIT';
+    if (way < 0.4) {
+      const failed = says(daily, 'fail');
+      ms = dayEndMs(ms, ZONE) + (aside() < 0.3 ? 500 : 30_000_000);
+      says(daily, 'pass', { corrects: failed.id, reason: 'typed wrong' });
+    } else if (way < 0.7) {
+      ms = dayEndMs(ms, ZONE) + 60_000;
+      const letter = String.fromCharCode(65 + releases.length);
+      releases.push({ letter, atMs: ms, design: releases.at(-1)?.design ?? design });
+      says(daily, 'pass', { doneAt: new Date(ms - 180_000).toISOString(), device: null, release: letter });
+    } else {
+      const failed = says('I-MOUNT', 'fail');
+      const days = 1 + Math.floor(3 * aside());
+      ms += 60_000;
+      add(
+        'waiver',
+        objectOf('inverter'),
+        { gate: 'I-MOUNT', entryId: failed.id, reviewDays: 2 },
+        {
+          ...electrician,
+          reason: 'a good and long enough reason',
+          doneAt: new Date(ms - days * 86_400_000).toISOString(),
+          device: { id: 'behind', seq: 1, offsetMs: 0, roundTripMs: 400 },
+        },
+      );
+    }
+  }
 }
 
 /** Every midnight from the first entry to now. */
@@ -312,7 +347,7 @@ function midnights(entries: readonly Entry[], nowMs: number): number[] {
 
 export const anyHistory = fc
   .record({ seed: fc.integer(), length: fc.integer({ min: 2, max: 8 }) })
-  .map(({ seed, length }) => ({ seed, h: randomHistory(generator(seed), length) }));
+  .map(({ seed, length }) => ({ seed, h: randomHistory(generator(seed), length, generator(seed + 6_000_003)) }));
 
 const WORST = ['failed', 'stale', 'caution', 'locked', 'open', 'waived', 'accepted', 'passed', 'n/a'];
 export const worstState = (states: ReadonlySet<string>): string | undefined => WORST.find((w) => states.has(w));
