@@ -118,7 +118,9 @@
               <tr
                 ><th scope="row" class="font-normal">{LEVEL_WORDS[level][0]}</th><td class="num whitespace-nowrap"
                   >{LEVEL_WORDS[level][1](proposal.objective[level])}</td
-                ><td class="num whitespace-nowrap">{proved(level) ? 'proved' : LEVEL_WORDS[level][1](proposal.bound[level])}</td></tr
+                ><td class="num whitespace-nowrap"
+                  >{proved(level) ? 'proved' : LEVEL_WORDS[level][1](proposal.bound[level])}</td
+                ></tr
               >
             {/each}
           </tbody>
