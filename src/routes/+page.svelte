@@ -16,13 +16,17 @@
 
   let { data } = $props();
   const yard = new YardState();
-  /** A phone has no room for a table; whoever chooses has what he chose. */
+  /** A phone has no room for a table; whoever chooses has what he chose. How wide the screen is the server does not know. */
   const narrow = new MediaQuery('max-width: 639px');
   let chosen = $state<boolean | null>(null);
-  const cards = $derived(chosen ?? narrow.current);
+  let here = $state(false);
+  const cards = $derived(chosen ?? (here && narrow.current));
   const told = untrack(() => new Told('/api/v1/switch-off', data.switchOff));
   const switchOff = $derived(told.value);
-  onMount(() => whileSeen(LOOK_MS, () => told.ask()));
+  onMount(() => {
+    here = true;
+    return whileSeen(LOOK_MS, () => told.ask());
+  });
   $effect(() => told.take(data.switchOff));
   /** Between two looks at which units have lost their proofs, ms. */
   const LOOK_MS = 15_000;
