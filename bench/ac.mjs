@@ -5,14 +5,16 @@ import { withBuilt } from './built.mjs';
 const RUNS = 7;
 const digits = (x) => String(Number(x.toPrecision(4)));
 
+/** Prints what a call costs in the middle of its runs, and gives what it answers. */
 function timed(name, limitMs, run) {
-  const times = Array.from({ length: RUNS }, () => {
+  const runs = Array.from({ length: RUNS }, () => {
     const began = performance.now();
-    run();
-    return performance.now() - began;
-  }).sort((a, b) => a - b);
-  const ms = times[RUNS >> 1];
+    const answer = run();
+    return { answer, ms: performance.now() - began };
+  }).sort((a, b) => a.ms - b.ms);
+  const { answer, ms } = runs[RUNS >> 1];
   console.log([`ac.${name}`, digits(ms), 'ms', `limit of ${limitMs} ms`, digits(ms / limitMs)].join('\t'));
+  return answer;
 }
 
 await withBuilt(
@@ -24,10 +26,9 @@ await withBuilt(
     timed('whole voltage picture, 60 units', 50, () => wholePicture(results));
     timed('what mends it, 60 units', 300, () => allMends(d, results));
     const cuts = twoHundredCuts();
-    let plan;
-    timed('drums for 200 cuts', 2000, () => {
-      plan = drumPlan(cuts, 250, [], { timeLimitS: 1.9, nowS: () => performance.now() / 1000 });
-    });
+    const plan = timed('drums for 200 cuts', 2000, () =>
+      drumPlan(cuts, 250, [], { timeLimitS: 1.9, nowS: () => performance.now() / 1000 }),
+    );
     console.log(
       [
         'ac.drums for 200 cuts, new drums',

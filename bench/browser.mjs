@@ -111,7 +111,8 @@ try {
     const frame = () => new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
     const [answers, times] = [[], []];
     for (let i = 0; i < count; i++) {
-      const peg = (unit, tracker) => document.querySelector(`[data-peg="${unit}/${tracker}/1"]`);
+      const peg = (unit, tracker) =>
+        /** @type {HTMLElement} */ (document.querySelector(`[data-peg="${unit}/${tracker}/1"]`));
       peg(i % 20, 1).click();
       await frame();
       await new Promise((done) => setTimeout(done, 400));
@@ -119,7 +120,7 @@ try {
       const [was, frameWithIt] = [to(), globalThis.painted()];
       const began = performance.now();
       peg((i + 7) % 20, 2).click();
-      await new Promise((done) => queueMicrotask(() => queueMicrotask(done)));
+      await new Promise((done) => queueMicrotask(() => queueMicrotask(() => done(null))));
       answers.push(performance.now() - began);
       await frameWithIt;
       times.push(performance.now() - began);
@@ -180,7 +181,7 @@ try {
       key('F2');
       await frame();
       const row = document.activeElement.closest('tr');
-      const field = document.activeElement;
+      const field = /** @type {HTMLInputElement} */ (document.activeElement);
       field.value = String(40 + i);
       field.dispatchEvent(new Event('input', { bubbles: true }));
       await frame();

@@ -23,6 +23,7 @@ const line = (...cells) => console.log(cells.join('\t'));
 const digits = (x) => String(Number(x.toPrecision(4)));
 const atShare = (times, share) =>
   times.sort((a, b) => a - b)[Math.min(times.length - 1, Math.floor(times.length * share))];
+/** @param {{ pid?: number }} child */
 const rssMb = ({ pid }) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
 const id = (n) => `01960000-0000-7000-8000-${n.toString(16).padStart(12, '0')}`;
 const any = (n) => Math.floor(Math.random() * n);

@@ -1,8 +1,8 @@
 import { Crew } from '../src/core/testing/crew';
+import { evidence } from '../src/core/proving/evidence';
+import type { Evidence } from '../src/core/proving/evidence';
 import type { SiteLog } from '../src/core/proving/evidence/log';
 import { bigSite } from './site';
-
-export { Evidence, evidence } from '../src/core/proving/evidence';
 
 const CREWS = 4;
 const ENTRIES = 20_000;
@@ -67,7 +67,38 @@ function stream(design: ReturnType<typeof bigSite>, units: readonly string[], n:
 }
 
 /** The same log as new objects: nothing that was worked out before is known. */
-export const fresh = (log: SiteLog): SiteLog => ({
+const fresh = (log: SiteLog): SiteLog => ({
   releases: log.releases.map((r) => ({ ...r, design: { ...r.design } })),
   entries: log.entries.map((e) => ({ ...e })),
 });
+
+/** A log worked through and every gate of it read. */
+function timed(log: SiteLog, nowMs: number, was?: Evidence): { readonly proved: Evidence; readonly ms: number } {
+  const started = performance.now();
+  const proved = evidence(log, nowMs, was);
+  let closed = 0;
+  for (const [, { state }] of proved.gates) if (state === 'passed') closed += 1;
+  const ms = performance.now() - started;
+  if (closed < 1000) throw new Error(`only ${closed} gates are closed`);
+  return { proved, ms };
+}
+const middle = (times: readonly number[]): number => times.toSorted((a, b) => a - b)[times.length >> 1] as number;
+
+/** What the log costs in whatever runs this, ms. */
+export function timings() {
+  const { log, nowMs } = bigLog();
+  // The very first is the one that people wait for: nothing of it has been compiled yet.
+  const colds = Array.from({ length: 9 }, () => timed(fresh(log), nowMs).ms);
+  const own = fresh(log);
+  const more = (arrived: SiteLog['entries']): number => {
+    let was = timed({ ...own, entries: arrived.slice(0, -101) }, nowMs).proved;
+    const times = Array.from({ length: 100 }, (_, i) => {
+      const { proved, ms } = timed({ ...own, entries: arrived.slice(0, arrived.length - 100 + i) }, nowMs, was);
+      was = proved;
+      return ms;
+    });
+    return middle(times);
+  };
+  const late = [...own.entries.slice(0, -150), ...own.entries.slice(-50), ...own.entries.slice(-150, -50)];
+  return { firstMs: colds[0] as number, coldMs: middle(colds), oneMoreMs: more(own.entries), lateMs: more(late) };
+}

@@ -61,41 +61,6 @@ function assessments() {
 }
 assessments();
 
-await withBuilt('bench/record.ts', (m) => {
-  const { log, nowMs } = m.bigLog();
-  /** A log worked through and every gate of it read, ms. */
-  const timed = (own, was) => {
-    const started = performance.now();
-    const proved = m.evidence(own, nowMs, was);
-    let closed = 0;
-    for (const [, { state }] of proved.gates) if (state === 'passed') closed += 1;
-    const ms = performance.now() - started;
-    if (closed < 1000) throw new Error(`only ${closed} gates are closed`);
-    return { proved, ms };
-  };
-  const middle = (times) => times.sort((a, b) => a - b)[times.length >> 1];
-  const cold = middle(Array.from({ length: 9 }, () => timed(m.fresh(log)).ms));
-  line('evidence.cold, 20 000 entries', digits(cold), 'ms', 'limit of 150 ms', digits(cold / 150));
-  const own = m.fresh(log);
-  for (const [name, arrived] of [
-    ['evidence.one more entry', own.entries],
-    [
-      'evidence.one more entry, an hour late',
-      [...own.entries.slice(0, -150), ...own.entries.slice(-50), ...own.entries.slice(-150, -50)],
-    ],
-  ]) {
-    let was = timed({ ...own, entries: arrived.slice(0, -101) }).proved;
-    const times = [];
-    for (let left = 100; left > 0; left--) {
-      const { proved, ms } = timed({ ...own, entries: arrived.slice(0, -left) }, was);
-      was = proved;
-      times.push(ms);
-    }
-    const one = middle(times);
-    line(name, digits(one), 'ms', 'limit of 10 ms', digits(one / 10));
-  }
-});
-
 await withBuilt('bench/site.ts', (m) => {
   const { bigSite, mixedSite, assessSite, assessDiscipline, DISCIPLINES, legalLayout, verifyLayout } = m;
   const design = bigSite();
@@ -186,9 +151,9 @@ function pointsAYear(m, model) {
 
 /** The layout in a worker thread of its own: time to a legal start, what is proved, memory of the thread's process. */
 async function layouts() {
-  for (const [which, limitS, gapLimit] of [
-    ['roofs20', 10, 1],
-    ['roofs60', 60, 2],
+  for (const { which, limitS, gapLimit } of [
+    { which: 'roofs20', limitS: 10, gapLimit: 1 },
+    { which: 'roofs60', limitS: 60, gapLimit: 2 },
   ]) {
     const { startMs, strings, solved, rssMiB } = JSON.parse(
       execFileSync('node', ['bench/layoutOnce.mjs', which, String(limitS)], { encoding: 'utf8' })
@@ -270,5 +235,6 @@ function routeNames() {
 await ensureBuilt();
 firstLoad();
 execFileSync('node', ['bench/http.mjs'], { stdio: ['ignore', 'inherit', 'inherit'] });
+execFileSync('node', ['bench/evidence.mjs'], { stdio: ['ignore', 'inherit', 'inherit'] });
 execFileSync('node', ['bench/browser.mjs'], { stdio: ['ignore', 'inherit', 'inherit'] });
 process.exit(0);

@@ -18,6 +18,8 @@ export { clearSkyHours } from '../src/core/strings/year/lightStates';
 export { M575 } from '../src/core/testing/examples';
 export const newMemo = () => new Memo();
 
+const UNMEASURED = { lengthM: null, lengthToId: null, leadsM: null, yM: null };
+
 /** 60 inverters with 12 trackers of 2 strings each, every input taken: 1440 strings on six planes. */
 export function bigSite(): SiteDesign {
   const type = { ...T100, trackers: 12, dcMaxW: null };
@@ -32,7 +34,7 @@ export function bigSite(): SiteDesign {
         input: (at % 2) + 1,
         branch: 1 as const,
       };
-      return { id: `s-${at + 1}`, number: at + 1, planeId: p.id, modules: 17, place, start: null, lengthM: null };
+      return { id: `s-${at + 1}`, number: at + 1, planeId: p.id, modules: 17, place, start: null, ...UNMEASURED };
     }),
   );
   d = withStrings(d, strings);
@@ -62,6 +64,8 @@ export function plannedSite(): SiteDesign {
     carries: ['dc' as const, 'ac' as const, 'bus' as const],
     widthMm: null,
     depthMm: null,
+    dcLeadMm: null,
+    busCableMm: null,
     points,
   });
   const along = planes.map((p, i) => tray(`roof-${i}`, [at(10, 29.5 + 12 * i, 8), at(70, 29.5 + 12 * i, 8)]));

@@ -33,7 +33,7 @@ async function cellOf(page: Page, tag: string, head: RegExp) {
 }
 
 /** Keys that come faster than the screen is painted. */
-const keysAtOnce = (page: Page, keys: readonly KeyboardEventInit[]) =>
+const keysAtOnce = (page: Page, keys: readonly Pick<KeyboardEventInit, 'key' | 'ctrlKey' | 'shiftKey'>[]) =>
   page.evaluate(async (all) => {
     for (const init of all) {
       document.activeElement?.dispatchEvent(new KeyboardEvent('keydown', { ...init, bubbles: true, cancelable: true }));

@@ -12,7 +12,10 @@ const DEMO_QUAY = '/sites/01969a00-1000-7000-8000-000000000002';
 const WIDE = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-/** Name of the picture, path, size of the window, and what to do before the picture is taken. */
+/**
+ * Name of the picture, path, size of the window, and what to do before the picture is taken.
+ * @type {[string, string, { width: number, height: number }, ((page: import('@playwright/test').Page) => Promise<unknown>)?][]}
+ */
 const VIEWS = [
   ['yard', '/', WIDE],
   ['survey', `${DEMO_SITE}/survey`, WIDE],

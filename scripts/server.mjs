@@ -7,10 +7,15 @@ import { spawn } from 'node:child_process';
  */
 const MEMORY = ['--max-semi-space-size=32', '--max-old-space-size=768'];
 
-/** Starts a web process. `stdio`: of its output. With a channel to this process it ends when this one does. */
+/**
+ * Starts a web process. `stdio`: of its output. With a channel to this process it ends when this one does.
+ * @param {{ url: string, port: number, demo?: boolean, stdio?: 'ignore' | 'inherit' | 'pipe', channel?: boolean, env?: Record<string, string> }} options
+ */
 export function spawnServer({ url, port, demo = true, stdio = 'ignore', channel = false, env = {} }) {
+  /** @type {'ipc'[]} */
+  const own = channel ? ['ipc'] : [];
   return spawn('node', [...MEMORY, 'scripts/web.mjs'], {
-    stdio: ['ignore', stdio, stdio === 'pipe' ? 'pipe' : 'inherit', ...(channel ? ['ipc'] : [])],
+    stdio: ['ignore', stdio, stdio === 'pipe' ? 'pipe' : 'inherit', ...own],
     env: {
       ...process.env,
       NODE_ENV: 'production',

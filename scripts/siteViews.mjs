@@ -7,7 +7,7 @@ const SITE = fileURLToPath(new URL('../src/routes/sites/[id]/', import.meta.url)
 
 /** Addresses below that of a site: `survey`, `strings`, `strings/year` … */
 export const siteViews = () =>
-  readdirSync(SITE, { recursive: true })
+  readdirSync(SITE, { recursive: true, encoding: 'utf8' })
     .filter((file) => file.endsWith('+page.svelte'))
     .map((file) => dirname(file))
     .filter((view) => view !== '.')

@@ -53,7 +53,7 @@ export async function supervise({ pg, url, port, folder }) {
       channel: true,
       env: { YARD_LOG: logFile },
     });
-    for (const stream of [web.stdout, web.stderr]) stream.on('data', log.write);
+    for (const stream of [web.stdout, web.stderr]) stream?.on('data', log.write);
     web.once('exit', (code, signal) => {
       web = null;
       if (ending) return;
@@ -73,7 +73,7 @@ export async function supervise({ pg, url, port, folder }) {
   /** The stand-ins are beside the work: where they end they are started again after a while, and nothing else stops. */
   function startStandIns() {
     standIns = spawnStandIns({ stdio: 'pipe' });
-    for (const stream of [standIns.stdout, standIns.stderr]) stream.on('data', log.write);
+    for (const stream of [standIns.stdout, standIns.stderr]) stream?.on('data', log.write);
     standIns.once('exit', (code, signal) => {
       standIns = null;
       if (ending) return;

@@ -3,29 +3,29 @@ import { spawnSync } from 'node:child_process';
 import { ensureBuilt } from './build.mjs';
 
 const steps = [
-  ['types', 'npm', ['run', '-s', 'check']],
-  ['lint', 'npm', ['run', '-s', 'lint']],
-  ['dependency rule', 'npm', ['run', '-s', 'rule']],
-  ['unit tests', 'npm', ['run', '-s', 'unit']],
-  ['build', null, null],
-  ['database tests', 'npm', ['run', '-s', 'db']],
-  ['browser tests', 'npm', ['run', '-s', 'e2e']],
+  { name: 'types', script: 'check' },
+  { name: 'lint', script: 'lint' },
+  { name: 'dependency rule', script: 'rule' },
+  { name: 'unit tests', script: 'unit' },
+  { name: 'build', script: null },
+  { name: 'database tests', script: 'db' },
+  { name: 'browser tests', script: 'e2e' },
 ];
 const only = process.argv.slice(2).join(' ');
 const failed = [];
 let passed = 0;
-for (const [name, command, args] of steps) {
+for (const { name, script } of steps) {
   if (only && !name.includes(only)) continue;
   console.log(`\n== ${name}`);
   const started = Date.now();
   let ok = true;
-  if (command === null) {
+  if (script === null) {
     try {
       await ensureBuilt();
     } catch {
       ok = false;
     }
-  } else ok = spawnSync(command, args, { stdio: 'inherit' }).status === 0;
+  } else ok = spawnSync('npm', ['run', '-s', script], { stdio: 'inherit' }).status === 0;
   if (ok) passed += 1;
   else failed.push(name);
   console.log(`-- ${name}: ${ok ? 'passed' : 'FAILED'} (${((Date.now() - started) / 1000).toFixed(0)} s)`);

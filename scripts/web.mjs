@@ -1,6 +1,7 @@
 // The built application as a web process: HOST, PORT, DATABASE_URL from the environment. Headers here hold for all it sends, static files too.
 import { createServer } from 'node:http';
-import { handler } from '../build/handler.js';
+// Only there once built: types are checked before.
+const { handler } = await import(new URL('../build/handler.js', import.meta.url).href);
 
 const HEADERS = {
   'x-content-type-options': 'nosniff',

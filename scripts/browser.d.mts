@@ -1,1 +1,0 @@
-export declare const CHROMIUM: { executablePath: string; args: string[] };

@@ -1,1 +1,0 @@
-export function migrate(ownerUrl: string, appUrl: string, folder?: string): Promise<void>;
