@@ -40,7 +40,8 @@ export function admit(log: SiteLog, entry: Entry, nowMs: number, before?: Eviden
 /** Whether a moment lies further ahead of ours, ms, than clocks drift: nothing was done then. */
 export const liesAhead = (atMs: number, nowMs: number): boolean => atMs > nowMs + AHEAD_MAX_MS;
 
-const isFresh = (entry: Entry, nowMs: number): boolean => nowMs - timeOf(entry)[0] <= FRESH_MS;
+/** Whether it is being made now: what does not count is refused then, and kept as a fact later. */
+export const isFresh = (entry: Entry, nowMs: number): boolean => nowMs - timeOf(entry)[0] <= FRESH_MS;
 
 function misplaced({ releases, entries }: SiteLog, entry: Entry, nowMs: number): Refusal | null {
   const made = releases.find((r) => r.letter === entry.release);

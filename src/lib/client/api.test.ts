@@ -29,6 +29,8 @@ describe('a call', () => {
     ['the same, said by its number', () => new Response('<html>', { status: 511 })],
     ['a gateway', () => Response.json({ message: 'bad gateway' }, { status: 502 })],
     ['too many calls', () => new Response('', { status: 429 })],
+    ['a refusal that is not the server’s own', () => new Response('<html>sign in first</html>', { status: 403 })],
+    ['the same as JSON', () => Response.json({ error: 'blocked' }, { status: 451 })],
   ])('may be asked again after %s', async (_, response) => {
     answering(response);
     const problem = await problemOf();

@@ -66,7 +66,7 @@ async function answered<T>(ask: (signal: AbortSignal) => Promise<Response>, pati
   // Cut off on its way, nothing is known of it: as if nobody had answered.
   const answer: unknown = await response.json().catch(() => undefined);
   if (response.ok && answer !== undefined) return answer as T;
-  // What stands between may refuse in words of its own.
   const problem = problemSchema.safeParse(answer).data;
-  throw new ApiProblem(problem ?? { ...noAnswer(), status: response.ok ? 0 : response.status });
+  // A refusal in other words than the server's came from what stands between, and the server has not heard of it: nobody answered.
+  throw new ApiProblem(problem ?? { ...noAnswer(), status: response.status >= 500 ? response.status : 0 });
 }

@@ -4,10 +4,11 @@ import type { Instrument } from '$core/equipment/instrument';
 import type { Verdict } from '$core/kernel/check';
 import { worstCheck } from '$core/kernel/check';
 import { withArticle } from '$core/kernel/words';
-import { admit } from '$core/proving/door';
+import { admit, isFresh } from '$core/proving/door';
 import type { Entry, EntrySubject } from '$core/proving/entry';
 import type { Evidence } from '$core/proving/evidence';
 import { evidence } from '$core/proving/evidence';
+import { namedBy } from '$core/proving/evidence/items';
 import type { SiteLog } from '$core/proving/evidence/log';
 import { kindNamed, recordSchema } from '$core/proving/kinds';
 import { HAPPENING } from '$core/proving/kinds/happening';
@@ -60,12 +61,14 @@ const refusal = (detail: string, pointer: string, title = 'Refused'): ProblemDoc
 export class LogState {
   releases = $state.raw<SiteLog['releases']>([]);
   #entries = $state.raw<readonly Entry[]>([]);
-  /** In the order in which they are sent. */
+  /** In the order in which they were made. */
   unsent = $state.raw<readonly Entry[]>([]);
   refused = $state.raw<readonly Refused[]>([]);
   #seen = $state.raw<ReadonlySet<string>>(new Set());
   /** Refusals that nobody has seen yet. */
   readonly unseen: readonly Refused[] = $derived(this.refused.filter((r) => !this.#seen.has(r.id)));
+  /** What the server said of an entry at which it failed itself; it is tried again. Null while none is held back by that. */
+  failing = $state<string | null>(null);
   /** Entries kept on this device that this version does not read: they are not sent, and stay where they are. */
   unreadable = $state(0);
   /** The device does not keep what is not sent: a reload would lose it. */
@@ -243,20 +246,30 @@ export class LogState {
     }
   }
 
-  /** Sends what is not sent, one after the other. Silence keeps it for later; a refusal is shown with its reason. */
+  /**
+   * Sends what is not sent, one after the other, a danger before all else. Silence keeps it for later; a refusal is shown with its reason; where
+   * the server fails at an entry it is tried again, and holds up only what rests on it.
+   */
   flush(): Promise<void> {
     this.#sending ??= this.#send().finally(() => (this.#sending = null));
     return this.#sending;
   }
 
   async #send(): Promise<void> {
-    for (let entry = this.unsent[0]; entry; entry = this.unsent[0]) {
+    const aside = new Set<Entry>();
+    let failing: string | null = null;
+    for (let entry = this.#next(aside); entry; entry = this.#next(aside)) {
       try {
         await post(`/api/v1/sites/${this.siteId}/records`, entry, PATIENCE_MS);
         this.#learn([entry]);
       } catch (cause) {
         if (!(cause instanceof ApiProblem)) throw cause;
-        if (nobodyAnswered(cause.problem) || cause.problem.status >= 500) return this.#later();
+        if (nobodyAnswered(cause.problem)) return this.#later();
+        if (cause.problem.status >= 500) {
+          aside.add(entry);
+          failing = cause.problem.detail;
+          continue;
+        }
         const refused = { id: entry.id, entry, why: cause.problem.detail };
         this.refused = [...this.refused, refused];
         this.#refusals.keep(refused);
@@ -267,6 +280,16 @@ export class LogState {
       this.unsent = this.unsent.filter((e) => e !== entry);
       this.#outbox.forget(entry.id);
     }
+    this.failing = failing;
+    if (aside.size) this.#later();
+  }
+
+  /** What is sent next. Past one at which the server fails goes what it takes without that one: what is no longer fresh is kept as a fact. */
+  #next(aside: ReadonlySet<Entry>): Entry | undefined {
+    const left = this.unsent.filter((e) => !aside.has(e));
+    const rests = (e: Entry) =>
+      isFresh(e, this.serverNowMs) || namedBy(e).some((id) => this.unsent.some((other) => other.id === id));
+    return left.find(isDanger) ?? left.find((e) => aside.size === 0 || !rests(e));
   }
 
   /** Somebody has seen that an entry was not taken. */

@@ -18,6 +18,9 @@ const safe = {
   values: { gate: 'S-SAFE', result: 'pass', evidence: 'points named' },
 } as const;
 
+const doc = { kind: 'gate', subject: site, values: { gate: 'S-DOC', result: 'pass', evidence: 'drawings' } } as const;
+const danger = { kind: 'happening', subject: site, values: { what: 'storm', seen: 'lightning' } } as const;
+
 /** A record as the server tells it, of one known in part what came since. */
 function told(entries: readonly Entry[], { known = 0, nowMs = Date.now(), of = releases } = {}) {
   const counts = { entries: entries.length, releases: of.length };
@@ -87,7 +90,7 @@ describe('the record on a device', () => {
     const taken = server(() => (silent ? 'silent' : Response.json({}, { status: 201 })));
     const log = await open();
     await add(log, safe);
-    await add(log, { kind: 'gate', subject: site, values: { gate: 'S-DOC', result: 'pass', evidence: 'drawings' } });
+    await add(log, doc);
     expect([log.unsent.length, log.evidence.closed('S-SAFE', 'site'), taken.length]).toEqual([2, true, 0]);
     const again = await open();
     expect(again.unsent.map((e) => e.id)).toEqual(log.unsent.map((e) => e.id));
@@ -102,7 +105,7 @@ describe('the record on a device', () => {
     const taken = server(() => 'silent');
     const [one, other] = [await open(), await open()];
     await add(one, safe);
-    await add(other, { kind: 'gate', subject: site, values: { gate: 'S-DOC', result: 'pass', evidence: 'drawings' } });
+    await add(other, doc);
     const again = await open();
     expect([again.unsent.map((e) => e.values['gate']), taken.length]).toEqual([['S-SAFE', 'S-DOC'], 0]);
   });
@@ -167,6 +170,54 @@ describe('the record on a device', () => {
     again.see(again.unseen[0]?.id ?? '');
     expect([again.unseen, again.madeHere('gate', site)]).toEqual([[], made]);
     expect((await open()).refused).toEqual([]);
+  });
+  it('sends a danger before all that waits, and keeps what the network between refuses in words of its own', async () => {
+    let between: Response | null = new Response('<html>sign in first</html>', { status: 403 });
+    const taken = server(() => between?.clone() ?? Response.json({}, { status: 201 }));
+    const log = await open();
+    await add(log, safe);
+    await add(log, doc);
+    await add(log, danger);
+    expect([log.unsent.length, log.refused.length, log.failing, taken.length]).toEqual([3, 0, null, 0]);
+    between = null;
+    await log.flush();
+    expect([log.unsent, taken.map((e) => e.values['gate'] ?? e.kind)]).toEqual([[], ['happening', 'S-SAFE', 'S-DOC']]);
+  });
+  it('holds up behind one at which the server fails only what rests on it, and never a danger', async () => {
+    vi.useFakeTimers({ toFake: ['Date', 'setTimeout', 'clearTimeout'] });
+    let fails = 'S-SAFE';
+    const taken = server((entry) =>
+      entry.corrects === null && (entry.values['gate'] ?? entry.kind) === fails
+        ? Response.json(
+            { type: 'about:blank', title: 'Failed inside', status: 500, detail: 'under 7x1' },
+            { status: 500 },
+          )
+        : Response.json({}, { status: 201 }),
+    );
+    const sent = () => taken.map((e) => e.values['gate'] ?? e.kind);
+    const log = await open();
+    await add(log, safe);
+    await add(log, doc);
+    await add(log, { ...safe, corrects: log.unsent[0]?.id ?? '', reason: 'one point more' });
+    expect(log.problem).toBe(null);
+    await add(log, danger);
+    // Fresh, it would be refused without the one before it; no longer fresh it is kept as a fact, whatever it rests on.
+    expect([sent(), log.unsent.length, log.failing]).toEqual([['happening'], 3, 'under 7x1']);
+    vi.setSystemTime(Date.now() + 121_000);
+    await log.flush();
+    expect([sent(), log.unsent.length]).toEqual([['happening', 'S-DOC'], 2]);
+    fails = 'nothing';
+    await log.flush();
+    expect([sent().slice(2), log.unsent, log.refused, log.failing]).toEqual([['S-SAFE', 'S-SAFE'], [], [], null]);
+    fails = 'happening';
+    await add(log, danger);
+    vi.setSystemTime(Date.now() + 121_000);
+    await add(log, doc);
+    await log.flush();
+    expect([sent().length, log.unsent.map((e) => e.kind)]).toEqual([4, ['happening', 'gate']]);
+    vi.setSystemTime(Date.now() + 121_000);
+    await log.flush();
+    expect([sent().at(-1), log.unsent.map((e) => e.kind)]).toEqual(['S-DOC', ['happening']]);
   });
   it('counts what was made here of a kind and a part, taken or refused, and nothing of others', async () => {
     server((entry) =>
@@ -299,7 +350,7 @@ describe('the record on a device', () => {
     report('unit moved', { id: 'p2' });
     report('joint opened', null);
     await log.look();
-    await add(log, { kind: 'happening', subject: site, values: { what: 'storm', seen: 'lightning' } });
+    await add(log, danger);
     await log.look();
     expect(log.alarms.map((e) => e.values['what'])).toEqual(['unit unsafe', 'joint opened']);
     log.heard(log.alarms[0]?.id ?? '');

@@ -32,7 +32,9 @@
     {log.unsent.length}
     {log.unsent.length === 1 ? 'entry is' : 'entries are'} not sent yet; {log.forgetful
       ? 'this device keeps nothing: do not close the page.'
-      : 'kept on this device and sent when the server answers.'}
+      : log.failing === null
+        ? 'kept on this device and sent when the server answers.'
+        : `kept on this device and tried again: the server itself fails there. ${log.failing}`}
     <button type="button" class="underline" onclick={() => log.flush()}>Send now</button>
   </p>{/if}
 {#if log.unreadable}<p class="border-l-4 border-stop bg-sheet px-3 py-2" role="alert">
