@@ -150,6 +150,18 @@ export class LogState {
     return added;
   }
 
+  /** The server knows less than it did: its database was put back. This device goes by what is there, and sends again what it made itself. */
+  #putBack(log: OpenedRecord): void {
+    const there = new Set(log.entries.map((e) => e.id));
+    const lost = this.#entries.filter((e) => !there.has(e.id) && e.device?.id === deviceId());
+    for (const entry of lost) this.forgetful = !this.#outbox.keep(entry) || this.forgetful;
+    this.unsent = [...lost, ...this.unsent];
+    this.#entries = this.#entries.filter((e) => there.has(e.id));
+    this.releases = [];
+    this.take(log);
+    void this.flush();
+  }
+
   /** Somebody has seen that another reported a danger. */
   heard(id: string): void {
     this.alarms = this.alarms.filter((e) => e.id !== id);
@@ -306,9 +318,16 @@ export class LogState {
   /** What others wrote meanwhile. Of a moment's silence nobody is told. */
   async refresh(): Promise<void> {
     const { entries, releases } = this.#told;
-    const since = `/api/v1/sites/${this.siteId}/records?entries=${entries}&releases=${releases}`;
+    const record = `/api/v1/sites/${this.siteId}/records`;
     try {
-      this.take(await read<OpenedRecord>(since, fetch, RECORD_PATIENCE_MS));
+      const since = await read<OpenedRecord>(
+        `${record}?entries=${entries}&releases=${releases}`,
+        fetch,
+        RECORD_PATIENCE_MS,
+      );
+      const shorter = since.counts.entries < entries || since.counts.releases < releases;
+      if (shorter) this.#putBack(await read<OpenedRecord>(record, fetch, RECORD_PATIENCE_MS));
+      else this.take(since);
     } catch (cause) {
       if (!(cause instanceof ApiProblem)) throw cause;
       this.silent ||= this.readAtMs === null || this.serverNowMs - this.readAtMs > SILENT_AFTER_MS;

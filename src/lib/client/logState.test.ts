@@ -319,6 +319,27 @@ describe('the record on a device', () => {
     await log.look();
     expect(asked.slice(2)).toEqual([0, 2].map((n) => `/api/v1/sites/s/records?entries=${n}&releases=1`));
   });
+  it('goes by a database that was put back, sends again what it made itself, and calls for nothing that it knew', async () => {
+    const taken = server();
+    const crew = new Crew(design);
+    const report = (what: string) =>
+      crew.add('happening', { scope: 'inverter', id: 'inv-1' }, { what, seen: 'seen it' }, { device: { id: 'p2' } });
+    const log = await open();
+    taken.push(report('unit unsafe'), crew.tick('S-DOC', 'site', 'pass', { device: { id: 'p2' } }));
+    await log.look();
+    await add(log, safe);
+    await log.look();
+    expect([log.entries.length, log.alarms.length, log.evidence.closed('S-DOC', 'site')]).toEqual([3, 1, true]);
+    log.heard(log.alarms[0]?.id ?? '');
+    taken.splice(1, 2, report('joint opened'));
+    await log.look();
+    await log.flush();
+    expect(taken.map((e) => e.values['what'] ?? e.values['gate'])).toEqual(['unit unsafe', 'joint opened', 'S-SAFE']);
+    expect([log.evidence.closed('S-DOC', 'site'), log.evidence.closed('S-SAFE', 'site')]).toEqual([false, true]);
+    expect(log.alarms.map((e) => e.values['what'])).toEqual(['joint opened']);
+    await log.look();
+    expect([log.entries.map((e) => e.id), log.unsent]).toEqual([taken.map((e) => e.id), []]);
+  });
   it('has an entry once that is told of before it is answered for', async () => {
     const taken = server();
     const log = await open();

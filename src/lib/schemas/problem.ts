@@ -7,7 +7,13 @@ export const problemSchema = z
     status: z.number(),
     detail: z.string(),
     errors: z
-      .array(z.object({ pointer: z.string(), detail: z.string(), in: z.enum(['path', 'method', 'header']).optional() }))
+      .array(
+        z.object({
+          pointer: z.string(),
+          detail: z.string(),
+          in: z.enum(['path', 'query', 'method', 'header']).optional(),
+        }),
+      )
       .optional(),
   })
   .meta({

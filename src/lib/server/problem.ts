@@ -8,7 +8,7 @@ export interface Flaw {
   readonly pointer: string;
   readonly detail: string;
   /** The part of the request; its body where absent. */
-  readonly in?: 'path' | 'method' | 'header';
+  readonly in?: 'path' | 'query' | 'method' | 'header';
 }
 
 /** Something that people or programs can put right, as RFC 9457 describes it. */
@@ -90,6 +90,14 @@ export function parsed<T>(schema: z.ZodType<T>, input: unknown, what = 'The inpu
   const result = schema.safeParse(input);
   if (result.success) return result.data;
   throw unfit(flawsOf(result.error), what);
+}
+
+/** The same of what stands behind the question mark of an address. */
+export function parsedQuery<T>(schema: z.ZodType<T>, { searchParams }: URL): T {
+  const result = schema.safeParse(Object.fromEntries(searchParams));
+  if (result.success) return result.data;
+  const errors = flawsOf(result.error).map((flaw): Flaw => ({ in: 'query', ...flaw }));
+  throw unfit(errors, 'The address');
 }
 
 /** Turns a core guard (RangeError, naming its field first) into a 422. Anything else goes on. */

@@ -85,7 +85,10 @@ async function wrongWith(sent: Sent): Promise<string | null> {
   if (!problem.success) return `${status} with an odd problem document`;
   const { errors = [] } = problem.data;
   if (errors.length === 0) return `${status} ${problem.data.title}: no pointer`;
-  const astray = errors.find((e) => !e.in && sent.document !== undefined && !leadsInto(sent.document, e.pointer));
+  // A pointer without a name of its part points into the body: into its document, or at a row of a table.
+  const leads = (pointer: string) =>
+    sent.document === undefined ? /^(\/rows\/\d+)?$/.test(pointer) : leadsInto(sent.document, pointer);
+  const astray = errors.find((e) => !e.in && !leads(e.pointer));
   return astray ? `${status} ${problem.data.title}: ${astray.pointer} leads nowhere` : null;
 }
 

@@ -24,12 +24,15 @@ interface ApiDocument {
   readonly components: { readonly schemas: Readonly<Record<string, JsonSchema>> };
 }
 interface Described {
+  readonly parameters?: readonly { readonly name: string; readonly in: string }[];
   readonly requestBody?: { readonly content: Readonly<Record<string, { readonly schema: JsonSchema }>> };
 }
 interface Operation {
   readonly path: string;
   readonly method: string;
   readonly request: JsonSchema | null;
+  /** Names of what stands behind the question mark. */
+  readonly query: readonly string[];
 }
 
 const JSON_TYPE = 'application/json';
@@ -38,10 +41,11 @@ const NO_BODY = { headers: {}, body: '', document: undefined };
 
 function operationsOf({ paths }: ApiDocument): Operation[] {
   return Object.entries(paths).flatMap(([path, methods]) =>
-    Object.entries(methods).map(([method, { requestBody }]) => ({
+    Object.entries(methods).map(([method, { requestBody, parameters = [] }]) => ({
       path,
       method: method.toUpperCase(),
       request: requestBody?.content[JSON_TYPE]?.schema ?? null,
+      query: parameters.filter((p) => p.in === 'query').map((p) => p.name),
     })),
   );
 }
@@ -120,6 +124,7 @@ function wrongDoors(operations: readonly Operation[], siteId: string): fc.Arbitr
   const at = (path: string, id = siteId) => path.replace('{id}', id);
   const bad = (over: Partial<Sent>): Sent => ({ method: 'GET', path: '/', ...NO_BODY, nonsense: true, ...over });
   const withId = operations.filter((o) => o.path.includes('{id}'));
+  const asking = operations.flatMap((o) => o.query.map((name) => ({ ...o, name })));
   const ids = fc.oneof(fc.constantFrom(...FOREIGN_IDS, siteId.toUpperCase(), `${siteId} `), fc.uuid(), fc.webSegment());
   return fc.oneof(
     fc.tuple(fc.constantFrom(...withId), ids).map(([o, id]) => {
@@ -137,6 +142,9 @@ function wrongDoors(operations: readonly Operation[], siteId: string): fc.Arbitr
       .map(([o, origin]) =>
         bad({ method: 'POST', path: at(o.path), headers: { ...asJson, origin }, body: '{}', document: {} }),
       ),
+    fc
+      .tuple(fc.constantFrom(...asking), fc.constantFrom('-1', '1.5', 'x', 'NaN', '1e99', '%00', '[]'))
+      .map(([o, value]) => bad({ path: `${at(o.path)}?${o.name}=${value}` })),
     op.map((o) => bad({ path: at(o.path), headers: { host: 'elsewhere.example' } })),
   );
 }

@@ -1,13 +1,13 @@
 import { answer, bodyJson, written } from '$lib/server/api/answer';
 import { recordSinceSchema } from '$lib/schemas/record';
-import { parsed } from '$lib/server/problem';
+import { parsedQuery } from '$lib/server/problem';
 import { openedRecord } from '$lib/server/services/openedSite';
 import { addRecord } from '$lib/server/services/records';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = ({ params, url, locals }) =>
   answer(async () => {
-    const since = parsed(recordSinceSchema, Object.fromEntries(url.searchParams), 'What is known already');
+    const since = parsedQuery(recordSinceSchema, url);
     return written(await openedRecord(locals.context, params.id, since));
   });
 
