@@ -204,7 +204,8 @@ describe('the record on a device', () => {
     // Fresh, it would be refused without the one before it; no longer fresh it is kept as a fact, whatever it rests on.
     expect([sent(), log.unsent.length, log.failing]).toEqual([['happening'], 3, 'under 7x1']);
     vi.setSystemTime(Date.now() + 121_000);
-    await log.flush();
+    // It is tried again by itself.
+    await vi.advanceTimersByTimeAsync(5001);
     expect([sent(), log.unsent.length]).toEqual([['happening', 'S-DOC'], 2]);
     fails = 'nothing';
     await log.flush();
@@ -339,6 +340,11 @@ describe('the record on a device', () => {
     expect(log.alarms.map((e) => e.values['what'])).toEqual(['joint opened']);
     await log.look();
     expect([log.entries.map((e) => e.id), log.unsent]).toEqual([taken.map((e) => e.id), []]);
+    const released = [...releases, { letter: 'B', atMs: Date.parse('2026-05-03T08:00:00Z'), design }];
+    log.take(told(taken, { of: released }));
+    expect(log.current?.letter).toBe('B');
+    await log.look();
+    expect(log.current?.letter).toBe('A');
   });
   it('has an entry once that is told of before it is answered for', async () => {
     const taken = server();

@@ -140,7 +140,7 @@ export class Application implements Applied {
       acceptedBy: null,
     };
     const { readings } = this.moment.stand(gate, object);
-    put(this, row, object, standOf(readings.concat(reading), null));
+    put(this, row, object, standOf([...readings, reading], null));
     if (gate === 'I-PERMIT' && this.closed(gate, object)) this.moment.putRun(object, { permitLost: false });
   }
 

@@ -15,7 +15,13 @@ export class EntryIndex {
 
   /** The last of entries with one id counts. */
   static of(entries: readonly Entry[]): EntryIndex {
-    return new EntryIndex(new Map(entries.map((e) => [e.id, e])), new Map(), new Set(entries.flatMap(namedBy)));
+    const below = new Map<string, Entry>();
+    const named = new Set<string>();
+    for (const e of entries) {
+      below.set(e.id, e);
+      for (const id of namedBy(e)) named.add(id);
+    }
+    return new EntryIndex(below, new Map(), named);
   }
 
   get(id: string): Entry | undefined {
