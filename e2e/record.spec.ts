@@ -99,6 +99,29 @@ test('a danger stops the order where it stands, and a stale gate takes no signat
   await expect(page.getByRole('button', { name: 'Sign: passed' })).toBeHidden();
 });
 
+test('nothing is switched on over hands in a unit, and no hands begin where something may be on', async ({
+  page,
+  request,
+}) => {
+  await permitted(page, request);
+  const order = page.getByRole('region', { name: /^Switching/ });
+  const done = order.getByRole('button', { name: 'Done: confirm this step' });
+  await page.getByRole('button', { name: /I-TORQ AC joints torqued/ }).click();
+  await page.getByRole('button', { name: 'Measure it again' }).click();
+  await page.getByRole('button', { name: 'Take it in hand' }).click();
+  await expect(order.getByText('Rosa Vahl has hands on I-TORQ: nothing is switched on before it is')).toBeVisible();
+  await expect(done).toBeHidden();
+  await page.getByRole('button', { name: 'Put it down' }).click();
+  await expect(done).toBeVisible();
+  await confirmStep(page, 'remove locks, announce', 'all switches off');
+  await confirmStep(page, 'close the AC breaker', 'display awake', (fields) => fill(fields, LINES), 10);
+  await page.getByRole('button', { name: 'Take it in hand' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'INV-08 may be switched on' })).toContainText(
+    'switch it off in its order and prove it dead before hands go in',
+  );
+  await expect(page.getByText(/^In hand of/)).toBeHidden();
+});
+
 test('a danger that one phone reports stops the work on another, without anybody asking, wherever its page stands', async ({
   page,
   browser,

@@ -2,9 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { Crew } from '../testing/crew';
 import type { Over } from '../testing/crew';
 import { twoUnits } from '../testing/handedOver';
+import { admit } from './door';
 import type { Entry } from './entry';
 import { evidence } from './evidence';
 import type { GateId } from './gates/machine';
+import { stepsOf } from './tables/energiseOrders';
+import type { StepState } from './tables/energiseOrders';
 import { inHand, zoneTrouble } from './zones';
 
 /** Hands and live never at once on one unit, one person one live gate: common practice. */
@@ -143,9 +146,111 @@ describe('a reading', () => {
     crew.prove('S-SUPPLY', 'site', { by: 'Ada' });
     expect(trouble(crew)).toBeNull();
   });
+  it('that shows something bad is taken from anybody, whoever has the gate in hand', () => {
+    const crew = new Crew(twoUnits);
+    work(crew, 'Ada', 'I-TORQ', ONE);
+    const said = (values: Record<string, unknown>) => {
+      const read = crew.prove('I-ACIR', ONE, { by: 'Bo', values });
+      crew.entries.pop();
+      return {
+        says: look(crew)
+          .judgement(read)
+          .says.map((s) => s.result),
+        trouble: zoneTrouble(read, look(crew)),
+      };
+    };
+    expect(said({})).toMatchObject({ says: ['pass'], trouble: expect.stringMatching(/^Ada works hands/) });
+    expect(said({ megohm: 0.2 })).toEqual({ says: ['fail'], trouble: null });
+    // Too little voltage: it proves nothing, and withdraws what was proved.
+    expect(said({ testV: 100 })).toEqual({ says: [null], trouble: null });
+    crew.tick('I-TORQ', ONE, 'fail', { by: 'Bo' });
+    expect(trouble(crew)).toBeNull();
+    crew.tick('I-COVER', ONE, 'fail', { by: 'Bo' });
+    expect(trouble(crew)).toBeNull();
+    work(crew, 'Ada', 'D-POL', of(TWO));
+    for (const [voltageV, says] of [
+      [-700, ['fail', 'fail']],
+      [300, ['pass', 'fail']],
+    ] as const) {
+      const read = crew.prove('D-POL', of(TWO), { by: 'Bo', values: { voltageV } });
+      expect(
+        look(crew)
+          .judgement(read)
+          .says.map((s) => s.result),
+      ).toEqual(says);
+      expect(trouble(crew)).toBeNull();
+    }
+  });
   it('of an unreleased site stands beside nothing', () => {
     const crew = new Crew(twoUnits);
     const first = crew.prove('D-POL', of(ONE), { by: 'Bo' });
     expect(zoneTrouble(first, evidence({ releases: [], entries: crew.entries }, crew.nowMs))).toBeNull();
+  });
+});
+
+describe('switching', () => {
+  /** Both units proved as far as their permits, nothing switched on. */
+  function permitted(): Crew {
+    const crew = new Crew(twoUnits);
+    crew.site();
+    for (const unit of [ONE, TWO]) {
+      crew.unit(unit);
+      for (const gate of ['I-RCD', 'I-PERMIT'] as const) crew.prove(gate, unit);
+    }
+    return crew;
+  }
+  const step = (crew: Crew, unit: string, order: '1' | 'off', state: StepState) => {
+    const said = zoneTrouble(crew.step(unit, order, state), look(crew));
+    crew.entries.pop();
+    return said;
+  };
+  const FIRST = stepsOf('1')[0]?.state as StepState;
+  const OFF = stepsOf('off')[0]?.state as StepState;
+
+  it('on waits until nobody has hands in the unit or in the earth of the site, whoever it is; off waits for nobody', () => {
+    const crew = permitted();
+    expect(step(crew, ONE, '1', FIRST)).toBeNull();
+    const begun = work(crew, 'Ada', 'I-TORQ', ONE);
+    const switcher = 'Ilse Brandvik';
+    for (const who of ['Ada', switcher]) {
+      crew.entries.splice(crew.entries.indexOf(begun), 1, { ...begun, by: who });
+      expect(step(crew, ONE, '1', FIRST)).toBe(
+        `${who} has hands on I-TORQ: nothing is switched on before it is put down`,
+      );
+      expect([step(crew, ONE, 'off', OFF), step(crew, TWO, '1', FIRST)]).toEqual([null, null]);
+      crew.entries.splice(
+        crew.entries.findIndex((e) => e.id === begun.id),
+        1,
+        begun,
+      );
+    }
+    work(crew, 'Ada', 'I-TORQ', ONE, 'ends');
+    expect(step(crew, ONE, '1', FIRST)).toBeNull();
+    // Measuring live is no hands inside, and whoever watches the start has it in hand.
+    work(crew, 'Ada', 'I-ACV', ONE);
+    work(crew, 'Bo', 'I-ONGRID', ONE);
+    expect([step(crew, ONE, '1', FIRST), step(crew, ONE, 'off', OFF)]).toEqual([null, null]);
+    work(crew, 'Cy', 'S-EARTH', 'site');
+    expect(step(crew, TWO, '1', FIRST)).toMatch(/^Cy has hands on S-EARTH/);
+    expect(
+      admit({ releases, entries: crew.entries.slice(0, -1) }, crew.entries.at(-1) as Entry, crew.nowMs).refusal,
+    ).toBeNull();
+  });
+  it('leaves no hands to begin where something may be on, and says of which unit', () => {
+    const crew = permitted();
+    crew.switch(ONE);
+    const tag = (unit: string) => twoUnits.inverters.find((i) => i.id === unit)?.tag;
+    expect(asked(crew, 'Ada', 'I-TORQ', ONE)).toBe(
+      `${tag(ONE)} may be switched on: switch it off in its order and prove it dead before hands go in.`,
+    );
+    expect(asked(crew, 'Ada', 'S-EARTH', 'site')).toMatch(/may be switched on/);
+    expect(asked(crew, 'Ada', 'I-TORQ', TWO)).toBeNull();
+    expect([asked(crew, 'Ada', 'I-THERM', ONE), asked(crew, 'Ada', 'I-ADDR', ONE)]).toEqual([null, null]);
+    expect(asked(crew, 'Ada', 'I-TORQ', ONE, 'ends')).toBeNull();
+    // What was done is a fact.
+    crew.prove('I-TORQ', ONE, { by: 'Ada' });
+    expect(trouble(crew)).toBeNull();
+    crew.switch(ONE, 'off');
+    expect([asked(crew, 'Ada', 'I-TORQ', ONE), asked(crew, 'Ada', 'S-EARTH', 'site')]).toEqual([null, null]);
   });
 });

@@ -6,6 +6,7 @@ import { gatesOf } from './evidence/said';
 import { timeOf } from './evidence/times';
 import type { GateId } from './gates/machine';
 import { gateRow } from './gates/machine';
+import { STEP } from './kinds/step';
 import { WORK } from './kinds/work';
 
 /** Work on a gate that somebody has in hand. */
@@ -39,17 +40,42 @@ export function inHand(e: Evidence, but?: Entry): readonly InHand[] {
   return [...found.values()];
 }
 
+/** Why nothing of a unit is switched on now: somebody, whoever it is, has hands in it or in the earth of the site. Null where nobody has. */
+export function handsIn(unit: string, e: Evidence): string | null {
+  const held = inHand(e).find((w) => [unit, 'site'].includes(w.object) && gateRow(w.gate).zone === 'hands');
+  return held ? `${held.by} has hands on ${held.gate}: nothing is switched on before it is put down` : null;
+}
+
+/** Why no hands begin on a part: it may be on, for the earth of the site any unit. Null where nothing is. */
+function onBeneath(object: string, e: Evidence): string | null {
+  const { inverters = [] } = e.newest?.design ?? {};
+  const live = inverters.find(({ id }) => ['site', id].includes(object) && e.unit(id).run.live);
+  return live
+    ? `${live.tag} may be switched on: switch it off in its order and prove it dead before hands go in.`
+    : null;
+}
+
+/** What shows that something is bad is taken from anybody at any time: it makes nothing safer to leave it out. */
+const isBadNews = (entry: Entry, e: Evidence): boolean => {
+  const { says } = e.judgement(entry);
+  return says.length > 0 && (says.some((s) => s.result === 'fail') || says.every((s) => s.result === null));
+};
+
 /**
- * Why work cannot begin, or a reading cannot be taken, beside what is in hand: on one unit never hands and live at once, and one person has one
- * live gate. Null where it can. Only for work that is done now; what was done is a fact.
+ * Why work cannot begin, a reading cannot be taken or a step not be made beside what is in hand: on one unit never hands and live at once, nothing
+ * switched on over hands, no hands in what may be live, and one person has one live gate. Null where it can. Switching off always can. Only for
+ * work that is done now; what was done is a fact.
  */
 export function zoneTrouble(entry: Entry, e: Evidence): string | null {
-  if (WORK.is(entry) && entry.values.doing === 'ends') return null;
+  if (STEP.is(entry)) return entry.values.order === 'off' ? null : handsIn(entry.subject.id, e);
+  if ((WORK.is(entry) && entry.values.doing === 'ends') || isBadNews(entry, e)) return null;
   const unit = unitOf(entry.subject.id, e);
   const held = inHand(e, entry);
   const others = held.filter((w) => w.by !== entry.by);
   for (const gate of worksOn(entry)) {
     const { zone } = gateRow(gate);
+    const on = WORK.is(entry) && zone === 'hands' ? onBeneath(unit, e) : null;
+    if (on) return on;
     const same = others.find((w) => w.gate === gate && w.object === entry.subject.id);
     if (same) return `${same.by} has ${gate} in hand.`;
     const clash = others.find((w) => unitOf(w.object, e) === unit && opposed(zone, gateRow(w.gate).zone));

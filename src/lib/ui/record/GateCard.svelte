@@ -80,7 +80,7 @@
       >Live parts within reach: one hand, barrier the rest, meter proved before and after. Nobody with hands inside
       meanwhile.</Caution
     >{/if}
-  {#if gate.zone !== 'none' && !isClosed(proof.state)}
+  {#if gate.zone !== 'none' && (held || again || !isClosed(proof.state))}
     <p class="mt-2 text-sm">
       {#if held}In hand of {held.by} since <span class="num">{when(held.since).slice(11)}</span>.
         {#if held.by === signOn.by}<button

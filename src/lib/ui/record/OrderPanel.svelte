@@ -7,6 +7,7 @@
   import { dischargeWaitS, leastWaitS, stepFields } from '$core/proving/order/stepReadings';
   import type { OrderName } from '$core/proving/tables/energiseOrders';
   import { ORDER_NAMES, ORDER_TITLES, stepsOf } from '$core/proving/tables/energiseOrders';
+  import { handsIn } from '$core/proving/zones';
   import { useLog } from '$lib/client/useLog.svelte';
   import { OrderClock } from '$lib/client/orderClock.svelte';
   import Caution from '$lib/ui/Caution.svelte';
@@ -31,6 +32,8 @@
     run.isolating || picked === 'off' || (picked === null && proof.switchOff) ? 'off' : (run.order ?? picked ?? '1'),
   );
   const next = $derived(log.evidence.next(unitId, order));
+  const hands = $derived(order === 'off' ? null : handsIn(unitId, log.evidence));
+  const lost = $derived([...(next?.lost ?? []), ...(hands === null ? [] : [hands])]);
   const steps = $derived(stepsOf(order));
   const step = $derived(steps.find((s) => s.state === next?.state));
   const made = $derived(order === 'off' ? (run.isolating ? run.off : []) : run.done);
@@ -46,7 +49,7 @@
   const waitS = $derived(step ? leastWaitS(step, { design, unitId }) : 0);
   const grid = $derived(step?.state === 'GRID_WAIT');
   /** The step that stands open before somebody. Whatever else comes to the record leaves it, and what was typed for it, as it is. */
-  const opened = $derived(`${unitId}|${order}|${step?.state}|${made.length}|${next?.lost.length === 0}`);
+  const opened = $derived(`${unitId}|${order}|${step?.state}|${made.length}|${lost.length === 0}`);
   $effect(() => {
     void opened;
     untrack(() => {
@@ -104,9 +107,9 @@
       <p class="text-sm text-dim">Step {steps.indexOf(step) + 1} of {steps.length} · {step.actor}</p>
       <p class="text-2xl font-bold">{step.action}</p>
       {#if step.expect}<p>Expect: {step.expect}</p>{/if}
-      {#if next.lost.length}
+      {#if lost.length}
         <ul class="mt-2 text-stop">
-          {#each next.lost.slice(0, 6) as why (why)}<li>Not yet: {named(why, design)}.</li>{/each}
+          {#each lost.slice(0, 6) as why (why)}<li>Not yet: {named(why, design)}.</li>{/each}
         </ul>
       {:else}
         <Caution
