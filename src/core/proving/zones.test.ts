@@ -224,6 +224,15 @@ describe('switching', () => {
         begun,
       );
     }
+    // A step put right is taken: it says what is so, and raises nothing.
+    const corrects = crew.step(TWO, '1', FIRST).id;
+    work(crew, 'Ada', 'I-COVER', TWO);
+    const put = crew.step(TWO, '1', FIRST, { corrects, reason: 'a lock was left on' });
+    expect([zoneTrouble(put, look(crew)), zoneTrouble({ ...put, corrects: null }, look(crew))]).toEqual([
+      null,
+      'Ada has hands on I-COVER: nothing is switched on before it is put down',
+    ]);
+    work(crew, 'Ada', 'I-COVER', TWO, 'ends');
     work(crew, 'Ada', 'I-TORQ', ONE, 'ends');
     expect(step(crew, ONE, '1', FIRST)).toBeNull();
     // Measuring live is no hands inside, and whoever watches the start has it in hand.

@@ -67,7 +67,11 @@ const isBadNews = (entry: Entry, e: Evidence): boolean => {
  * work that is done now; what was done is a fact.
  */
 export function zoneTrouble(entry: Entry, e: Evidence): string | null {
-  if (STEP.is(entry)) return entry.values.order === 'off' ? null : handsIn(entry.subject.id, e);
+  if (STEP.is(entry)) {
+    // A step put right switches nothing on, and never raises: it may say that something is on after all.
+    const switchesOn = entry.values.order !== 'off' && entry.corrects === null;
+    return switchesOn ? handsIn(entry.subject.id, e) : null;
+  }
   if ((WORK.is(entry) && entry.values.doing === 'ends') || isBadNews(entry, e)) return null;
   const unit = unitOf(entry.subject.id, e);
   const held = inHand(e, entry);
