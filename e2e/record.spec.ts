@@ -151,6 +151,47 @@ test('a danger that one phone reports stops the work on another, without anybody
   await expect(done).toBeHidden();
 });
 
+test('rain that a helper reports holds up the switching on of another, until an electrician says that it is dry', async ({
+  page,
+  browser,
+  request,
+}) => {
+  await permitted(page, request);
+  const order = page.getByRole('region', { name: /^Switching/ });
+  const done = order.getByRole('button', { name: 'Done: confirm this step' });
+  await order.getByLabel('What was seen').fill('all switches off');
+  await expect(done).toBeEnabled();
+  const other = await (await browser.newContext()).newPage();
+  await turnTime(other);
+  await open(other, page.url());
+  await signOn(other, 'Ole Brand', 'helper');
+  await other.getByText('Report a danger, or something that was touched').click();
+  await other.getByLabel('What happened').selectOption({ label: 'rain or wet fog, site' });
+  await other.getByLabel('What was seen').last().fill('a shower from the west');
+  await other.getByRole('button', { name: 'Report it' }).click();
+  // A helper may say that it rains, and not that it is over.
+  const dryAgain = async (of: Page) => {
+    const weather = of.getByRole('status', { name: 'Weather' });
+    await expect(weather).toContainText('Wet on site');
+    await weather.getByText('It is dry again').click();
+    await weather.getByLabel('What an electrician looked at').fill('sky clear, hoods and plugs wiped dry');
+    await weather.getByRole('button', { name: 'Record: dry again' }).click();
+  };
+  await dryAgain(other);
+  await expect(other.getByText(/That it is dry is said by whoever may sign the safe start/)).toBeVisible();
+  await other.context().close();
+
+  const alarm = page.getByRole('alert').filter({ hasText: 'Danger: rain or wet fog, site' });
+  await expect(alarm).toContainText('No DC or live work, and covers shut');
+  await alarm.getByRole('button', { name: 'Seen' }).click();
+  await expect(order.getByText(/^Not yet: It is wet on site \(Ole Brand: a shower from the west\)/)).toBeVisible();
+  await expect(done).toBeHidden();
+  await dryAgain(page);
+  await expect(page.getByRole('status', { name: 'Weather' })).toBeHidden();
+  await order.getByLabel('What was seen').fill('all switches off');
+  await expect(done).toBeEnabled();
+});
+
 test('what others record meanwhile moves nothing under the hands of whoever types', async ({
   page,
   browser,

@@ -8,6 +8,9 @@ import type { GateId } from './gates/machine';
 import { gateRow } from './gates/machine';
 import { STEP } from './kinds/step';
 import { WORK } from './kinds/work';
+import type { StepState } from './tables/energiseOrders';
+import { SWITCHES } from './tables/energiseOrders';
+import { waitsForDry, wetTrouble } from './weather';
 
 /** Work on a gate that somebody has in hand. */
 export interface InHand {
@@ -40,10 +43,11 @@ export function inHand(e: Evidence, but?: Entry): readonly InHand[] {
   return [...found.values()];
 }
 
-/** Why nothing of a unit is switched on now: somebody, whoever it is, has hands in it or in the earth of the site. Null where nobody has. */
-export function handsIn(unit: string, e: Evidence): string | null {
+/** Why a step of switching a unit on is not made now: somebody, whoever it is, has hands in it or in the earth of the site, or something would be switched in the wet. Null where it may be. */
+export function notNow(unit: string, state: StepState, e: Evidence): string | null {
   const held = inHand(e).find((w) => [unit, 'site'].includes(w.object) && gateRow(w.gate).zone === 'hands');
-  return held ? `${held.by} has hands on ${held.gate}: nothing is switched on before it is put down` : null;
+  if (held) return `${held.by} has hands on ${held.gate}: nothing is switched on before it is put down`;
+  return SWITCHES.has(state) ? wetTrouble(e) : null;
 }
 
 /** Why no hands begin on a part: it may be on, for the earth of the site any unit. Null where nothing is. */
@@ -62,17 +66,20 @@ const isBadNews = (entry: Entry, e: Evidence): boolean => {
 };
 
 /**
- * Why work cannot begin, a reading cannot be taken or a step not be made beside what is in hand: on one unit never hands and live at once, nothing
- * switched on over hands, no hands in what may be live, and one person has one live gate. Null where it can. Switching off always can. Only for
- * work that is done now; what was done is a fact.
+ * Why work cannot begin, a reading cannot be taken or a step not be made beside what is in hand and in the weather: on one unit never hands and live at
+ * once, nothing switched on over hands, no hands in what may be live, one person has one live gate, and nothing live or under an open cover in the
+ * wet. Null where it can. Switching off always can. Only for work that is done now; what was done is a fact.
  */
 export function zoneTrouble(entry: Entry, e: Evidence): string | null {
   if (STEP.is(entry)) {
     // A step put right switches nothing on, and never raises: it may say that something is on after all.
     const switchesOn = entry.values.order !== 'off' && entry.corrects === null;
-    return switchesOn ? handsIn(entry.subject.id, e) : null;
+    return switchesOn ? notNow(entry.subject.id, entry.values.state, e) : null;
   }
   if ((WORK.is(entry) && entry.values.doing === 'ends') || isBadNews(entry, e)) return null;
+  // What is put right was done before, whatever the weather is now.
+  const weather = entry.corrects === null && worksOn(entry).some(waitsForDry) ? wetTrouble(e) : null;
+  if (weather) return `${weather}.`;
   const unit = unitOf(entry.subject.id, e);
   const held = inHand(e, entry);
   const others = held.filter((w) => w.by !== entry.by);

@@ -269,6 +269,7 @@ function randomHistory(next: () => number, length: number, aside: () => number):
   }
   if (aside() < 0.12) daysEnd();
   const nowMs = ms + (aside() < 0.9 ? 1 : 30) * 3_600_000;
+  if (aside() < 0.1) rains();
   const all = [...entries, ...made];
   return {
     log: { releases, entries: all },
@@ -301,6 +302,14 @@ function randomHistory(next: () => number, length: number, aside: () => number):
       day: (at) => siteDay(at, ZONE),
     },
   };
+
+  /** Rain that somebody reports about the time of the last work, and somebody's word that it is over. */
+  function rains(): void {
+    for (const what of ['rain or wet fog', 'dry again']) {
+      add('happening', objectOf('site'), { what, seen: 'looked up' });
+      ms += 900;
+    }
+  }
 
   /** A fail of the day that is put right on the next one; a release about midnight, and work on it by a clock behind; a waiver from a phone days behind. */
   function daysEnd(): void {

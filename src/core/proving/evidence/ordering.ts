@@ -1,4 +1,6 @@
 import type { Entry, Scope } from '../entry';
+import { HAPPENING } from '../kinds/happening';
+import { happeningNamed } from '../tables/happenings';
 import type { Chain, Item } from './items';
 import { UNPLACED } from './items';
 
@@ -6,6 +8,10 @@ import { UNPLACED } from './items';
 
 /** Kinds that move no gate: they commute with everything. */
 const SILENT: ReadonlySet<string> = new Set(['open-point', 'signature', 'work']);
+
+/** What is said of the weather holds up work, and moves no gate either. */
+const saysWeather = (entry: Entry): boolean =>
+  HAPPENING.is(entry) && happeningNamed(entry.values.what).weather !== undefined;
 
 /** What an item can touch: everything, a unit with its strings, or one string of a unit; two that share nothing commute. */
 interface Touch {
@@ -41,7 +47,7 @@ export class Touching {
 
 function touchOf(entry: Entry | null, unitsOf: UnitsOf): Touch {
   if (entry === null) return { everything: true, units: [], string: null };
-  if (SILENT.has(entry.kind)) return { everything: false, units: [], string: null };
+  if (SILENT.has(entry.kind) || saysWeather(entry)) return { everything: false, units: [], string: null };
   const { scope, id } = entry.subject;
   if (scope === 'site') return { everything: true, units: [], string: null };
   return { everything: false, units: unitsOf(scope, id), string: scope === 'string' ? id : null };

@@ -73,6 +73,9 @@ const TAKES: Readonly<Record<(typeof HAPPENINGS)[number]['what'], readonly strin
   storm: ['S-SAFE'],
   'site unsafe': ['S-SAFE'],
   'new crew member': ['S-SAFE'],
+  // The weather holds up work, and takes no proof.
+  'rain or wet fog': [],
+  'dry again': [],
 };
 
 describe('a happening', () => {

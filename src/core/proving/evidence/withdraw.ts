@@ -9,6 +9,7 @@ import type { Applied } from './applied';
 import type { Stand } from './state';
 import { gatesSaid, isUntouched, standOf } from './state';
 import { resetRun, stopOrder } from './orders';
+import { signs, whyNot } from './people';
 
 /** What makes proofs stale: a gate beneath them that opens, something that happened, an order that clocks leave open. */
 
@@ -70,6 +71,9 @@ export function happened(app: Applied, entry: Entry, what: string): void {
   const happening = happeningNamed(what);
   if (happening.scope !== entry.subject.scope)
     return app.note(entry, `${what} happens to ${withArticle(happening.scope)}.`);
+  const [safe, day] = [gateRow('S-SAFE'), app.dayOf(entry)];
+  if (happening.weather === 'dry' && !signs(safe, entry, day))
+    return app.note(entry, `That it is dry is said by whoever may sign the safe start. ${whyNot(safe, entry, day)}`);
   for (const [gate, object] of withdrawnBy(app, happening, entry.subject.id)) withdraw(app, gate, object, what);
   if (happening.allThatRests) resetRun(app, entry.subject.id);
 }

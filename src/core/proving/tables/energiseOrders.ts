@@ -413,3 +413,6 @@ export const ORDER_TITLES: Readonly<Record<OrderName, string>> = {
 
 export type StepState = (typeof ORDERS)[OrderName][number]['state'];
 export const stepsOf = (order: OrderName): readonly (OrderStep & { readonly state: StepState })[] => ORDERS[order];
+
+/** Steps of switching on at which something is unlocked or closed; what follows is the unit's own doing, and is watched. */
+export const SWITCHES: ReadonlySet<StepState> = new Set(['LOCKED_OFF', 'AC_CLOSED', 'DC_CLOSED', 'AUX_DC_CLOSED']);

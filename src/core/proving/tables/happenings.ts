@@ -14,6 +14,8 @@ export interface Happening {
   readonly withdraws?: readonly string[];
   /** The part is another one from now on: everything that rests on these gates goes with them. */
   readonly allThatRests?: true;
+  /** What it says of the weather: wet, whoever says it, and dry by whoever may sign the safe start. */
+  readonly weather?: 'wet' | 'dry';
 }
 
 /** What can happen to proofs. Opening a power joint opens the cover and touches the AC side too. Common practice. */
@@ -35,6 +37,8 @@ export const HAPPENINGS = [
   { what: 'earth bar opened', scope: 'site', danger: true, staleOn: ['earth bar opened'] },
   { what: 'storm', scope: 'site', danger: true, staleOn: ['storm'] },
   { what: 'site unsafe', scope: 'site', danger: true, staleOn: [], withdraws: ['S-SAFE'] },
+  { what: 'rain or wet fog', scope: 'site', danger: true, staleOn: [], weather: 'wet' },
+  { what: 'dry again', scope: 'site', danger: false, staleOn: [], weather: 'dry' },
   {
     what: 'unit replaced',
     scope: 'inverter',

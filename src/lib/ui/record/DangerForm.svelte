@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { EntrySubject } from '$core/proving/entry';
+  import type { Happening } from '$core/proving/tables/happenings';
   import { HAPPENINGS } from '$core/proving/tables/happenings';
   import { Label, Select } from 'flowbite-svelte';
   import { useLog } from '$lib/client/useLog.svelte';
@@ -12,12 +13,14 @@
   let seen = $state('');
   const choices = $derived(
     subjects.flatMap(({ subject, name }) =>
-      HAPPENINGS.filter((h) => h.scope === subject.scope).map((h) => ({
-        h,
-        subject,
-        name,
-        key: `${subject.id}|${h.what}`,
-      })),
+      HAPPENINGS.map((h): Happening => h)
+        .filter((h) => h.scope === subject.scope && h.weather !== 'dry')
+        .map((h) => ({
+          h,
+          subject,
+          name,
+          key: `${subject.id}|${h.what}`,
+        })),
     ),
   );
   const chosen = $derived(choices.find((c) => c.key === what));

@@ -5,6 +5,7 @@
   import type { SiteDesign } from '$core/design';
   import type { EntrySubject } from '$core/proving/entry';
   import { kindOf, measuring, measuringBeside } from '$core/proving/kinds';
+  import { waitsForDry, wetTrouble } from '$core/proving/weather';
   import { inHand } from '$core/proving/zones';
   import { signOn } from '$lib/client/signOn.svelte';
   import { useLog } from '$lib/client/useLog.svelte';
@@ -34,6 +35,7 @@
   let unsaved = $state(false);
   let acceptReason = $state('');
   const held = $derived(inHand(log.evidence).find((w) => w.gate === gate.id && w.object === proof.object));
+  const waits = $derived(waitsForDry(gate.id) ? wetTrouble(log.evidence) : null);
   const work = (doing: 'begins' | 'ends') => log.add({ kind: 'work', subject, values: { gate: gate.id, doing } });
 
   async function tick(result: 'pass' | 'fail', evidence: string) {
@@ -80,6 +82,7 @@
       >Live parts within reach: one hand, barrier the rest, meter proved before and after. Nobody with hands inside
       meanwhile.</Caution
     >{/if}
+  {#if waits}<p class="mt-2 text-sm text-stop">{waits}.</p>{/if}
   {#if gate.zone !== 'none' && (held || again || !isClosed(proof.state))}
     <p class="mt-2 text-sm">
       {#if held}In hand of {held.by} since <span class="num">{when(held.since).slice(11)}</span>.

@@ -3,6 +3,7 @@
   import { signOn } from '$lib/client/signOn.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import Weather from './Weather.svelte';
   import { lineOfEntry } from './entryLine';
   import { clockTime, partName, when } from './words';
 
@@ -21,6 +22,7 @@
     <button type="button" class="underline" onclick={() => log.refresh()}>Ask again</button>
   </p>{/if}
 
+<Weather />
 {#if log.made}<p class="border-l-4 border-ink bg-sheet px-3 py-2" role="status">
     {#if log.verdict}On record: <VerdictMark verdict={log.verdict} />.
       {log.verdict === 'stop'

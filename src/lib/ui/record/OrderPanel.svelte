@@ -7,7 +7,7 @@
   import { dischargeWaitS, leastWaitS, stepFields } from '$core/proving/order/stepReadings';
   import type { OrderName } from '$core/proving/tables/energiseOrders';
   import { ORDER_NAMES, ORDER_TITLES, stepsOf } from '$core/proving/tables/energiseOrders';
-  import { handsIn } from '$core/proving/zones';
+  import { notNow } from '$core/proving/zones';
   import { useLog } from '$lib/client/useLog.svelte';
   import { OrderClock } from '$lib/client/orderClock.svelte';
   import Caution from '$lib/ui/Caution.svelte';
@@ -32,8 +32,8 @@
     run.isolating || picked === 'off' || (picked === null && proof.switchOff) ? 'off' : (run.order ?? picked ?? '1'),
   );
   const next = $derived(log.evidence.next(unitId, order));
-  const hands = $derived(order === 'off' ? null : handsIn(unitId, log.evidence));
-  const lost = $derived([...(next?.lost ?? []), ...(hands === null ? [] : [hands])]);
+  const held = $derived(order === 'off' || !next ? null : notNow(unitId, next.state, log.evidence));
+  const lost = $derived([...(next?.lost ?? []), ...(held === null ? [] : [held])]);
   const steps = $derived(stepsOf(order));
   const step = $derived(steps.find((s) => s.state === next?.state));
   const made = $derived(order === 'off' ? (run.isolating ? run.off : []) : run.done);

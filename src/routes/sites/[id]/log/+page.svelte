@@ -26,7 +26,12 @@
       <StringPicker {pick} />
       {#if string}
         <StringReadings {pick} {design} {unit} {string} />
-        <DangerForm subjects={[{ subject: pick.subject, name: `string ${string.number}` }]} />
+        <DangerForm
+          subjects={[
+            { subject: pick.subject, name: `string ${string.number}` },
+            { subject: { scope: 'site', id: 'site' }, name: 'site' },
+          ]}
+        />
         <StringEntries {pick} {design} />
       {/if}
     {/snippet}
