@@ -14,6 +14,7 @@ export const INSTRUMENT_KINDS = [
   'thermal camera',
   'light meter',
   'stopwatch',
+  'micro-ohmmeter',
 ] as const;
 export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
 
@@ -47,6 +48,7 @@ export const READS: Readonly<Record<InstrumentKind, readonly Measured[]>> = {
   'thermal camera': ['temperature'],
   'light meter': ['irradiance'],
   stopwatch: ['time'],
+  'micro-ohmmeter': ['resistance'],
 };
 
 const rangeSchema = z.object({

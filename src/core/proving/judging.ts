@@ -38,6 +38,20 @@ export function measured(
   return { checks: all, says: gates.map((gate) => ({ gate, result })) };
 }
 
+/** A reading that may withdraw a gate and never closes it: it speaks of the gate where it fails. */
+export function withdrawing(
+  entry: Entry,
+  day: string,
+  gate: GateId,
+  subject: Subject,
+  checks: readonly Check[],
+): Judgement {
+  return {
+    checks: checks.concat(instrumentChecks(entry, day, subject)),
+    says: worstCheck(checks) === 'stop' ? [{ gate, result: 'fail' }] : [],
+  };
+}
+
 export function instrumentChecks({ instrument }: Entry, day: string, subject: Subject): Check[] {
   return instrument ? ask(PROVING_RULES.instrument, { instrument, day }, subject) : [];
 }

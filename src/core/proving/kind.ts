@@ -75,6 +75,8 @@ export interface RecordKind<K extends string, S extends z.ZodObject> {
   ) => readonly { readonly of: Measured; readonly value: number; readonly path: string }[];
   /** Gates that it serves by its reading: a tick does nothing there. */
   readonly gates: readonly GateId[];
+  /** Gates that a fail of it withdraws, and that nothing it says closes: it speaks of them where it fails. */
+  readonly opens?: readonly GateId[];
   /** Said by a simulated device: on record, and it speaks of no gate, upwards or downwards. */
   readonly simulated?: (values: z.output<S>) => boolean;
   /** The lowest role that may make it where its gates do not say. */

@@ -30,6 +30,9 @@ for (const k of KINDS) for (const gate of k.gates) MEASURING.set(gate, [...(MEAS
 export const measuring = (gate: GateId): AnyKind | undefined => MEASURING.get(gate)?.[0];
 export const measuringBeside = (gate: GateId): readonly AnyKind[] => (MEASURING.get(gate) ?? []).slice(1);
 
+/** The kinds that may withdraw a gate and never close it. */
+export const opening = (gate: GateId): readonly AnyKind[] => KINDS.filter((k) => k.opens?.includes(gate));
+
 const entryOf = (k: AnyKind) => z.object({ ...entryShape, kind: z.literal(k.kind), values: k.values });
 
 /** An entry of any kind, as it comes in by form, API, file or late mail. */

@@ -6,6 +6,7 @@ import { gatesOf } from './evidence/said';
 import { timeOf } from './evidence/times';
 import type { GateId } from './gates/machine';
 import { gateRow } from './gates/machine';
+import { kindOf } from './kinds';
 import { STEP } from './kinds/step';
 import { WORK } from './kinds/work';
 import type { StepState } from './tables/energiseOrders';
@@ -20,8 +21,10 @@ export interface InHand {
   readonly since: string;
 }
 
-/** Gates that an entry works on where it stands: those it reads or signs, or the one that is taken in hand. */
-const worksOn = (entry: Entry): readonly GateId[] => (WORK.is(entry) ? [entry.values.gate] : gatesOf(entry));
+/** Gates that an entry speaks of where it stands: those it reads or signs, or the one that is taken in hand. */
+const speaksOf = (entry: Entry): readonly GateId[] => (WORK.is(entry) ? [entry.values.gate] : gatesOf(entry));
+/** Gates whose work it is: with those that it can open, though it ends no work on them. */
+const worksOn = (entry: Entry): readonly GateId[] => speaksOf(entry).concat(kindOf(entry).opens ?? []);
 
 /** What is in hand now, beside one entry where it is only asked about: begun today, and neither put down nor closed by a reading of whoever has it. */
 export function inHand(e: Evidence, but?: Entry): readonly InHand[] {
@@ -33,7 +36,7 @@ export function inHand(e: Evidence, but?: Entry): readonly InHand[] {
   if (begun.size === 0) return [];
   const there = e.entries.filter((x) => begun.has(x.subject.id) && isToday(x));
   for (const entry of there.sort((a, b) => timeOf(a)[0] - timeOf(b)[0])) {
-    for (const gate of worksOn(entry)) {
+    for (const gate of speaksOf(entry)) {
       const key = `${gate}@${entry.subject.id}`;
       if (WORK.is(entry) && entry.values.doing === 'begins')
         found.set(key, { gate, object: entry.subject.id, by: entry.by, since: entry.doneAt });

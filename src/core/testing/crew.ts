@@ -8,6 +8,7 @@ import type { GateId } from '../proving/gates/machine';
 import { gateRow } from '../proving/gates/machine';
 import { kindNamed, measuring, recordSchema } from '../proving/kinds';
 import { earthContinuity } from '../proving/measure/earthContinuity';
+import { joinedAlike } from '../proving/measure/jointOhms';
 import { jointsOf } from '../proving/measure/torqueJoint';
 import { leastWaitS, stepFields } from '../proving/order/stepReadings';
 import { expectedReading } from '../proving/stringCauses';
@@ -65,6 +66,7 @@ export const INSTRUMENTS = {
   'thermal camera': instrument('thermal camera', 'Thermal camera', 'THC-0208'),
   'light meter': instrument('light meter', 'Light meter', 'LUX-1102'),
   stopwatch: instrument('stopwatch', 'Stopwatch', 'STO-0005'),
+  'micro-ohmmeter': instrument('micro-ohmmeter', 'Micro-ohmmeter 100 A', 'MOH-0044', [range('resistance', 0, 0.01)]),
 } as const;
 
 /** Light in which healthy strings are measured. */
@@ -230,6 +232,12 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
         witnessMarks: true,
       };
     }
+    case 'joint-ohms': {
+      const joints = on ? joinedAlike(jointsOf(on.type.wiring, undefined)) : [];
+      return { joints: joints.map(({ at }, i) => ({ at, microOhm: 18 + (i % 3) })), testA: 100 };
+    }
+    case 'earth-fault':
+      return { plusV: 3, minusV: 2, openV: Math.abs(stringVolts(design, subject.id)), meterMohm: 10 };
     case 'landing':
       return {
         inputs: (on?.strings ?? []).map((s) => ({ stringId: s.id, voltageV: stringVolts(design, s.id) })),

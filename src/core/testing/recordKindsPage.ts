@@ -112,6 +112,7 @@ function exampleLines(kind: AnyKind, subject: EntrySubject): string[] {
 function kindLines(kind: AnyKind): string[] {
   const facts = [
     kind.gates.length ? `closes ${kind.gates.join(', ')}` : 'closes nothing by itself',
+    ...(kind.opens ? [`withdraws ${kind.opens.join(', ')} where it fails`] : []),
     kind.instrument ? `measured with ${kind.instrument.map(withArticle).join(' or ')}` : 'without an instrument',
     ...(kind.signer ? [`made by ${withArticle(kind.signer)}`] : []),
     kind.correctable ? 'may be put right' : 'is never put right',

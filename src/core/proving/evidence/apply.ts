@@ -6,6 +6,7 @@ import { GateNet } from '../gates/net';
 import type { Needs } from '../gates/net';
 import type { Result } from '../kind';
 import { worse } from '../judging';
+import { kindOf } from '../kinds';
 import { ACCEPTANCE } from '../kinds/acceptance';
 import { GATE } from '../kinds/gate';
 import { HAPPENING } from '../kinds/happening';
@@ -23,9 +24,10 @@ import { netOf } from './siteModel';
 import type { Moment } from './state';
 import { isProved, standOf } from './state';
 import { applyStep } from './switching';
-import { happened, put } from './withdraw';
+import { happened, put, withdraw } from './withdraw';
 
 const NO_STRINGS = 'strings on it';
+const NO_GATES: readonly GateId[] = [];
 const NO_NET = new GateNet({ inverters: [], busFitted: true, stopFitted: null, contactsFitted: null });
 
 /** One state moved on by one item: each sentence of the record's rules has its place here or beside. */
@@ -95,7 +97,10 @@ export class Application implements Applied {
     if (WAIVER.is(entry)) return waived(this, entry, entry.values);
     if (STEP.is(entry)) return applyStep(this, entry);
     if (SIGNATURE.is(entry)) return signedUnder(this, entry);
+    const { title, opens = NO_GATES } = kindOf(entry);
     for (const gate of gatesOf(entry)) this.read(entry, gate, this.said(entry, entry, gate));
+    for (const gate of opens)
+      if (this.said(entry, entry, gate) === 'fail') withdraw(this, gate, entry.subject.id, `${title}: failed`);
   }
 
   said(entry: Entry, place: Entry, gate: GateId): Result {

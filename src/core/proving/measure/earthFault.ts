@@ -1,9 +1,13 @@
+import type { Answer } from '../../kernel/answer';
+import { known, lacking } from '../../kernel/answer';
+
 /** Above this share of U_oc the two poles cannot both be right; under the other there is no fixed fault (common practice). */
 const MOST = 1.02;
 const LEAST = 0.1;
 
 export type EarthFaultPlace =
-  | { readonly found: 'error' | 'no fixed fault' }
+  | { readonly found: 'error' }
+  | { readonly found: 'no fixed fault' }
   | {
       readonly found: 'fault';
       readonly atModules: number;
@@ -28,4 +32,18 @@ export function earthFaultPlace(
   const atModules = (modules * Math.abs(minusV)) / s;
   const from = Math.floor(atModules + 0.5);
   return { found: 'fault', atModules, ohm: Math.max(0, meterOhm * (uocV / s - 1)), between: [from, from + 1] };
+}
+
+/** The same as an answer: poles whose sum is more than the string has were not both read right, and say nothing. */
+export function poles(
+  modules: number,
+  plusV: number,
+  minusV: number,
+  uocV: number,
+  meterOhm: number,
+): Answer<Exclude<EarthFaultPlace, { readonly found: 'error' }>> {
+  const place = earthFaultPlace(modules, plusV, minusV, uocV, meterOhm);
+  return place.found === 'error'
+    ? lacking(`both poles read again: their sum is over ${100 * MOST} % of U_oc`)
+    : known(place);
 }

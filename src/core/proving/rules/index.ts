@@ -11,6 +11,8 @@ import type { StringReading } from '../readings/stringReading';
 import type { JointReading } from '../readings/torqueReading';
 import type { SupplyReading } from '../readings/supplyReading';
 import type { EarthReading } from './earth/continuity';
+import type { PolesToEarth } from './earthFault/place';
+import type { JointRead } from './joint/microOhms';
 import type { PhasesAtUnit } from './atUnit/neutralRead';
 import type { CurrentReading } from './current/current';
 import type { ReceivedBox } from '../readings/receivedBox';
@@ -34,6 +36,8 @@ export const PROVING_RULES = {
   insulation: rulesIn<InsulationReading>(import.meta.glob(['./insulation/*.ts', '!**/*.test.ts'], { eager: true })),
   ac: rulesIn<AcReading>(import.meta.glob(['./ac/*.ts', '!**/*.test.ts'], { eager: true })),
   torque: rulesIn<JointReading>(import.meta.glob(['./torque/*.ts', '!**/*.test.ts'], { eager: true })),
+  joint: rulesIn<JointRead>(import.meta.glob(['./joint/*.ts', '!**/*.test.ts'], { eager: true })),
+  earthFault: rulesIn<PolesToEarth>(import.meta.glob(['./earthFault/*.ts', '!**/*.test.ts'], { eager: true })),
   instrument: rulesIn<InstrumentInUse>(import.meta.glob(['./instrument/*.ts', '!**/*.test.ts'], { eager: true })),
   earth: rulesIn<EarthReading>(import.meta.glob(['./earth/*.ts', '!**/*.test.ts'], { eager: true })),
   supply: rulesIn<SupplyReading>(import.meta.glob(['./supply/*.ts', '!**/*.test.ts'], { eager: true })),

@@ -2,9 +2,11 @@ import { page } from '$app/state';
 import { untrack } from 'svelte';
 import type { EntrySubject } from '$core/proving/entry';
 import type { GateId } from '$core/proving/gates/machine';
-import { isClosed } from '$core/proving/gates/machine';
+import { gateKey, isClosed } from '$core/proving/gates/machine';
+import { canBeWorked, openNow } from '$core/proving/openNow';
 import { SIGNATURE } from '$core/proving/kinds/signature';
 import type { LogState } from '$lib/client/logState.svelte';
+import { signOn } from '$lib/client/signOn.svelte';
 
 /** Gates of the site that come before those of a unit, and after. */
 const BEFORE: readonly GateId[] = ['S-DOC', 'S-SAFE', 'S-EARTH', 'S-SUPPLY', 'S-PTO'];
@@ -59,11 +61,11 @@ export class UnitPick {
     () =>
       this.shown.find((g) => g.key === this.#chosen) ??
       this.shown.find((g) => g.key === this.#stood) ??
-      this.shown.find(
-        (g) => ['open', 'failed', 'caution'].includes(g.state) || (g.state === 'stale' && g.waitsFor.length === 0),
-      ) ??
+      this.shown.find(canBeWorked) ??
       this.shown[0],
   );
+  /** What is open on the whole site for whoever is signed on. */
+  readonly open = $derived.by(() => openNow(this.log.evidence, signOn.by ? signOn.role : null));
   readonly onGrid = $derived.by(
     () => (this.unit && this.log.evidence.unit(this.unit.id).run.done.some((d) => d.state === 'ON_GRID')) ?? false,
   );
@@ -89,6 +91,11 @@ export class UnitPick {
   /** Brings a gate on screen. */
   choose(key: string): void {
     this.#chosen = key;
+  }
+  /** Brings a gate on screen at one of its parts. */
+  goTo(gate: GateId, object: string): void {
+    if (object !== 'site') this.#unitId = object;
+    this.choose(gateKey(gate, object));
   }
   /** Leaves a gate that was worked on, unless somebody went on to another meanwhile. */
   leave(key: string): void {

@@ -9,7 +9,7 @@ export const STRING_GATES: readonly GateId[] = ['D-ID', 'D-POL', 'D-VOC', 'D-IR'
 /** Gates that one reading at the plug closes. */
 const AT_THE_PLUG: readonly GateId[] = ['D-POL', 'D-VOC'];
 /** What is measured at a string, after its tag. */
-export const STRING_KINDS = ['string-test', 'dc-insulation', 'string-current'] as const;
+export const STRING_KINDS = ['string-test', 'dc-insulation', 'string-current', 'earth-fault'] as const;
 
 /**
  * The string that the crew stands at, and the entry of it that is being corrected. Opens at the first that has no voltage yet, and goes on to the

@@ -4,7 +4,7 @@
   import { isClosed } from '$core/proving/gates/machine';
   import type { SiteDesign } from '$core/design';
   import type { EntrySubject } from '$core/proving/entry';
-  import { kindOf, measuring, measuringBeside } from '$core/proving/kinds';
+  import { kindOf, measuring, measuringBeside, opening } from '$core/proving/kinds';
   import { waitsForDry, wetTrouble } from '$core/proving/weather';
   import { inHand } from '$core/proving/zones';
   import { signOn } from '$lib/client/signOn.svelte';
@@ -104,7 +104,7 @@
     {#if kind?.kind === 'step'}
       <p class="text-sm">Closes with the order of switching on: its last step is the proof.</p>
     {:else if kind}
-      {#each measuringBeside(gate.id).filter((k) => k.form?.(design, subject)) as beside (beside.kind)}
+      {#each [...measuringBeside(gate.id), ...opening(gate.id)].filter( (k) => k.form?.(design, subject) ) as beside (beside.kind)}
         <details class="mb-2">
           <summary class="cursor-pointer text-sm underline">{beside.title}</summary>
           <EntryForm kind={beside} {subject} label="Record and sign" done={leave} />

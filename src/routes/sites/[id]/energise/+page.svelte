@@ -2,6 +2,7 @@
   import { useLogOf } from '$lib/client/useLog.svelte';
   import { useSite } from '$lib/client/siteState.svelte';
   import GateList from '$lib/stages/energise/GateList.svelte';
+  import OpenNow from '$lib/stages/energise/OpenNow.svelte';
   import UnitPicker from '$lib/stages/energise/UnitPicker.svelte';
   import UnitWork from '$lib/stages/energise/UnitWork.svelte';
   import { UnitPick } from '$lib/stages/energise/unitPick.svelte';
@@ -29,7 +30,7 @@
         <UnitWork {pick} {design} {unit} />
       </div>
     {/snippet}
-    {#snippet side()}<MarginLedger
+    {#snippet side()}<OpenNow {pick} {design} siteId={site.siteId} /><MarginLedger
         checks={log.evidence.checks.filter((c) => c.subject.id === unit.id || c.subject.id === 'site')}
         title="Margins: readings of {unit.tag}"
       />{/snippet}

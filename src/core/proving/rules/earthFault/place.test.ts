@@ -1,0 +1,23 @@
+import { edges } from '../../../testing/edges';
+import { poles } from '../../measure/earthFault';
+import { EARTH_FAULT_PLACE } from './place';
+
+const read = (plusV: number, minusV: number, uocV = 870, modules = 20) => ({
+  modules,
+  place: poles(modules, plusV, minusV, uocV, 10e6),
+});
+
+// Twenty modules, 642 and 214 V to earth of 870 V: module 5, 163 551 Ω (node equations, worked value).
+edges(EARTH_FAULT_PLACE, () => ({
+  holds: [read(0, 0), read(60, 26.9)],
+  stops: [read(642, 214), read(60, 27.1), read(887.4, 0), read(0, 880)],
+  without: { 'both poles to earth': read(642, 246) },
+  numbers: [[read(642, 214), { value: 5 }]],
+  says: [
+    [read(642, 214), /5\.0 modules of 20 from the negative end: look between module 5 and 6$/, /= 164 kΩ$/],
+    [read(887.4, 0), /at the negative home run and the first module$/, /= 0 kΩ$/],
+    [read(0, 880), /at the last module and the positive home run$/, /= 0 kΩ$/],
+    [read(0, 0), /no fixed fault/],
+    [read(642, 246), /sum/],
+  ],
+}));
