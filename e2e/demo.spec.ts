@@ -1,7 +1,7 @@
 import type { Locator } from '@playwright/test';
 import { expect, test } from './test';
 import { readFile } from 'node:fs/promises';
-import { demoSite, energise, fill, open, passGate, saved, signOn, turnTime } from './helpers';
+import { demoSite, energise, fill, gateOf, open, passGate, saved, signOn, turnTime } from './helpers';
 
 test('a designer moves strings by pointer and by keyboard, sees what changed, and undoes it', async ({
   page,
@@ -148,11 +148,11 @@ test('the last unit is switched on in order, with its waits, and signed; a joint
   await signOn(page);
   const order = page.getByRole('region', { name: /^Switching/ });
   await expect(order.getByText(/Not yet: gate I-PERMIT of INV-08/)).toBeVisible();
-  await page.getByRole('button', { name: /I-PERMIT/ }).click();
+  await gateOf(page, /I-PERMIT/).click();
   await expect(page.getByRole('button', { name: 'Sign: passed' })).toBeHidden();
   await passGate(page, 'Safe start of the day');
   await passGate(page, 'Permit to energise');
-  await page.getByRole('button', { name: /Set up/ }).click();
+  await gateOf(page, /Set up/).click();
   // Every input shows its own voltage, as it read when it was landed.
   const inputs = async (panel: Locator) => {
     for (const [i, input] of (landing?.values.inputs ?? []).entries())

@@ -1,5 +1,5 @@
 import { expect, test } from './test';
-import { energise, fill, open, passGate, saved, signOn, turnTime, volts } from './helpers';
+import { energise, fill, gateOf, open, passGate, saved, signOn, turnTime, volts } from './helpers';
 
 test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
   test.setTimeout(420_000);
@@ -140,10 +140,10 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Gates of INV-01' })).toBeVisible();
   await signOn(page);
   const measure = async (gate: string, values: Record<string, string>) => {
-    await page.getByRole('button', { name: new RegExp(gate) }).click();
+    await gateOf(page, new RegExp(gate)).click();
     await fill(page.getByRole('region', { name: new RegExp(gate) }), values);
     await page.getByRole('button', { name: 'Record and sign' }).click();
-    await expect(page.getByRole('button', { name: new RegExp(`${gate}.*passed`) })).toBeVisible();
+    await expect(gateOf(page, new RegExp(`${gate}.*passed`))).toBeVisible();
   };
   const phases = { 'L1–L2': '402', 'L2–L3': '403', 'L3–L1': '404' };
   const neutral = { 'L1–N': '232', 'L2–N': '232', 'L3–N': '232', 'N–PE': '1' };
@@ -187,9 +187,9 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
   });
   await measure('Both earths', { ...earth, ...conductors, 'Length of the second': '4' });
   await measure('Insulation of the AC run', { 'Test voltage': '500', 'Lowest resistance': '210', Duration: '60' });
-  await page.getByRole('button', { name: /AC joints torqued/ }).click();
+  await gateOf(page, /AC joints torqued/).click();
   const torque = page.getByRole('region', { name: /AC joints torqued/ });
-  const joints = torque.getByLabel(/^(unit|board) /);
+  const joints = torque.getByLabel(/^(unit|board) .*N·m/);
   for (let i = 0; i < (await joints.count()); i++) await joints.nth(i).fill('25');
   await measure('AC joints torqued', { 'Torque printed': '25', 'Witness marks': 'yes' });
   await measure('AC voltages at the unit', ten);

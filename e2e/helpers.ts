@@ -55,12 +55,16 @@ export async function fill(scope: Page | Locator, values: Record<string, string>
   }
 }
 
+/** A gate in the list of the unit on screen. */
+export const gateOf = (page: Page, name: string | RegExp): Locator =>
+  page.getByRole('region', { name: /^Gates of/ }).getByRole('button', { name });
+
 /** Signs the gate of this name as passed. */
 export async function passGate(page: Page, name: string): Promise<void> {
-  await page.getByRole('button', { name: new RegExp(name) }).click();
+  await gateOf(page, new RegExp(name)).click();
   await page.getByLabel('What was seen or measured').fill(`${name}: looked at and in order`);
   await page.getByRole('button', { name: 'Sign: passed' }).click();
-  await expect(page.getByRole('button', { name: new RegExp(`${name}.*passed`) })).toBeVisible();
+  await expect(gateOf(page, new RegExp(`${name}.*passed`))).toBeVisible();
 }
 
 /** Types the same figure into every field of the open step that asks for volts at an input. */

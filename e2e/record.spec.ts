@@ -1,6 +1,6 @@
 import type { APIRequestContext, Page } from '@playwright/test';
 import { expect, test } from './test';
-import { confirmStep, demoSite, fill, open, passGate, signOn, turnTime } from './helpers';
+import { confirmStep, demoSite, fill, gateOf, open, passGate, signOn, turnTime } from './helpers';
 
 /** Before the first step of the last unit that is not on grid: the day is safe, and its permit given. */
 async function permitted(page: Page, request: APIRequestContext): Promise<void> {
@@ -48,7 +48,7 @@ test('a phone without signal keeps its entries over a reload, counts them, and s
   await expect(page).toHaveURL(/\/log$/);
   await page.getByRole('link', { name: 'Energise', exact: true }).click();
   await expect(page.getByText(/Nobody answers: this is the record as it was read at/)).toBeVisible();
-  await expect(page.getByRole('button', { name: /Safe start of the day.*passed/ })).toBeVisible();
+  await expect(gateOf(page, /Safe start of the day.*passed/)).toBeVisible();
   // After a reload it knows what it has not sent, and says that it knows no more.
   await open(page, `/sites/${site}/energise`);
   await expect(page.getByText('1 entry is not sent yet')).toBeVisible();
@@ -58,9 +58,9 @@ test('a phone without signal keeps its entries over a reload, counts them, and s
   await expect(page.getByText('not sent yet')).toBeHidden();
   // It asks again by itself, and takes back what it said.
   await expect(page.getByText('Nobody answers')).toBeHidden();
-  await expect(page.getByRole('button', { name: /Safe start of the day.*passed/ })).toBeVisible();
+  await expect(gateOf(page, /Safe start of the day.*passed/)).toBeVisible();
   await open(page, `/sites/${site}/energise`);
-  await expect(page.getByRole('button', { name: /Safe start of the day.*passed/ })).toBeVisible();
+  await expect(gateOf(page, /Safe start of the day.*passed/)).toBeVisible();
 });
 
 test('who goes on without signal leaves nothing behind: it is sent from wherever the device answers again', async ({
@@ -94,7 +94,7 @@ test('a danger stops the order where it stands, and a stale gate takes no signat
   await order.getByRole('button', { name: 'Order 1' }).click();
   await expect(order.getByRole('button', { name: 'Done: confirm this step' })).toBeHidden();
   await expect(order.getByText(/Switch off until proved:/)).toBeVisible();
-  await page.getByRole('button', { name: /I-COVER.*stale/ }).click();
+  await gateOf(page, /I-COVER.*stale/).click();
   await expect(page.getByText(/I-TORQ of INV-08 is not closed any more|not closed any more/).first()).toBeVisible();
   await expect(page.getByRole('button', { name: 'Sign: passed' })).toBeHidden();
 });
@@ -106,7 +106,7 @@ test('nothing is switched on over hands in a unit, and no hands begin where some
   await permitted(page, request);
   const order = page.getByRole('region', { name: /^Switching/ });
   const done = order.getByRole('button', { name: 'Done: confirm this step' });
-  await page.getByRole('button', { name: /I-TORQ AC joints torqued/ }).click();
+  await gateOf(page, /I-TORQ AC joints torqued/).click();
   await page.getByRole('button', { name: 'Measure it again' }).click();
   await page.getByRole('button', { name: 'Take it in hand' }).click();
   await expect(order.getByText('Rosa Vahl has hands on I-TORQ: nothing is switched on before it is')).toBeVisible();
@@ -120,6 +120,34 @@ test('nothing is switched on over hands in a unit, and no hands begin where some
     'switch it off in its order and prove it dead before hands go in',
   );
   await expect(page.getByText(/^In hand of/)).toBeHidden();
+});
+
+test('what somebody left in hand who is gone is put down by a lead, who says how he knows', async ({
+  page,
+  browser,
+  request,
+}) => {
+  await permitted(page, request);
+  const order = page.getByRole('region', { name: /^Switching/ });
+  await gateOf(page, /I-TORQ AC joints torqued/).click();
+  await page.getByRole('button', { name: 'Measure it again' }).click();
+  await page.getByRole('button', { name: 'Take it in hand' }).click();
+  await expect(order.getByText('Rosa Vahl has hands on I-TORQ')).toBeVisible();
+  const other = await (await browser.newContext()).newPage();
+  await turnTime(other);
+  await open(other, page.url());
+  await signOn(other, 'Ole Brand', 'lead');
+  await gateOf(other, /I-TORQ AC joints torqued/).click();
+  await other.getByText('Put it down for Rosa Vahl').click();
+  const down = other.getByRole('button', { name: 'Put it down' });
+  const reason = other.getByLabel(/^Nobody has hands in there/);
+  await reason.fill('looked');
+  await expect(down).toBeDisabled();
+  await reason.fill('bay looked into, Rosa told by phone');
+  await down.click();
+  await expect(other.getByText('In hand of Rosa Vahl')).toBeHidden();
+  await other.context().close();
+  await expect(order.getByRole('button', { name: 'Done: confirm this step' })).toBeVisible();
 });
 
 test('a danger that one phone reports stops the work on another, without anybody asking, wherever its page stands', async ({
@@ -192,6 +220,31 @@ test('rain that a helper reports holds up the switching on of another, until an 
   await expect(done).toBeEnabled();
 });
 
+test('an earth fault is found at the string, a bad joint at the unit, and each takes its proof with it', async ({
+  page,
+  request,
+}) => {
+  await permitted(page, request);
+  const open = page.getByRole('region', { name: 'Open now for the electrician' });
+  await expect(open.getByRole('button', { name: /^I-TORQ/ })).toBeHidden();
+  await gateOf(page, /I-TORQ/).click();
+  await page.getByText('Micro-ohms of the power joints').click();
+  const like = { 'unit L1': '18', 'unit L2': '60', 'unit L3': '19.5', 'Test current': '100' };
+  await fill(page.getByRole('region', { name: /^AC joints torqued/ }), like);
+  await page.getByRole('button', { name: 'Record and sign' }).first().click();
+  const said = page.getByRole('status').filter({ hasText: 'On record:' });
+  await expect(said).toContainText('unit L2: 60.0 µΩ of 18.0 µΩ at the lowest like joint, 3.33 times');
+  await expect(open.getByRole('button', { name: /^I-TORQ AC joints torqued INV-08/ })).toBeVisible();
+
+  await page.getByRole('link', { name: 'Site log', exact: true }).click();
+  await page.getByText('Where a string touches earth', { exact: true }).click();
+  const poles = { '+ to earth': '642', '− to earth': '214', '+ to −': '870', 'Input resistance': '10' };
+  for (const [label, value] of Object.entries(poles)) await page.getByLabel(label).fill(value);
+  await page.getByRole('button', { name: 'Record: where a string touches earth' }).click();
+  await expect(said).toContainText(/look between module \d+ and \d+/);
+  await expect(page.getByText('D-IR: Where a string touches earth: failed')).toBeVisible();
+});
+
 test('what others record meanwhile moves nothing under the hands of whoever types', async ({
   page,
   browser,
@@ -256,7 +309,7 @@ test('a gate stays under the hands of whoever measures it, and what is typed wit
   await other.getByRole('button', { name: 'Report it' }).click();
 
   await expect(page.getByRole('alert').filter({ hasText: 'Danger: site unsafe, site' })).toBeVisible();
-  await expect(page.getByRole('button', { name: /Site earth.*locked/ })).toBeVisible();
+  await expect(gateOf(page, /Site earth.*locked/)).toBeVisible();
   await expect(card).toContainText('what it waits for comes first');
   await expect(field).toHaveValue('12');
   await other.context().close();
@@ -302,7 +355,7 @@ test('what the server does not take is said with its reason, over a reload too, 
   await page.route('**/records', (route) =>
     route.request().method() === 'POST' ? route.fulfill({ status: 422, json: refusal }) : route.continue(),
   );
-  const gate = page.getByRole('button', { name: /Safe start of the day/ });
+  const gate = gateOf(page, /Safe start of the day/);
   await gate.click();
   await page.getByLabel('What was seen or measured').fill('points named');
   await page.getByRole('button', { name: 'Sign: passed' }).click();

@@ -73,6 +73,28 @@ describe('work in hand', () => {
     crew.wait(60);
     expect(held(crew)).toEqual([]);
   });
+  it('of somebody who is gone is put down by whoever leads, with a reason, and by nobody else', () => {
+    const crew = new Crew(twoUnits);
+    work(crew, 'Ada', 'I-TORQ', ONE);
+    const reason = 'bay looked into, Ada told by phone';
+    const ends = (over: Over) => {
+      work(crew, 'Bo', 'I-TORQ', ONE, 'ends', over);
+      const said = [held(crew).length, trouble(crew)];
+      crew.entries.pop();
+      return said;
+    };
+    const refused = [1, expect.stringMatching(/^Ada has I-TORQ in hand, and puts it down; .* at least 15 characters/)];
+    expect(ends({ role: 'lead', reason })).toEqual([0, null]);
+    expect(ends({ role: 'electrician', reason })).toEqual([0, null]);
+    expect(ends({ role: 'lead', reason: 'x'.repeat(15) })).toEqual([0, null]);
+    expect(ends({ role: 'lead', reason: ` ${'x'.repeat(14)} ` })).toEqual(refused);
+    expect(ends({ role: 'lead' })).toEqual(refused);
+    expect(ends({ role: 'helper', reason })).toEqual(refused);
+    expect(ends({ role: 'electrician', licensedUntil: '2026-05-03', reason })).toEqual(refused);
+    // A reading by another ends nothing, whatever it gives as its reason.
+    crew.prove('I-TORQ', ONE, { by: 'Bo', reason });
+    expect(held(crew)).toEqual(['Ada I-TORQ@inv-1']);
+  });
   it('leaves out the one entry that is asked about', () => {
     const crew = new Crew(twoUnits);
     const begun = work(crew, 'Ada', 'I-TORQ', ONE);
@@ -108,7 +130,8 @@ describe('work that is to begin', () => {
     work(crew, 'Ada', 'I-ADDR', ONE);
     expect(asked(crew, 'Bo', 'I-ADDR', ONE)).toBe('Ada has I-ADDR in hand.');
     expect(asked(crew, 'Bo', 'I-ADDR', TWO)).toBeNull();
-    expect(asked(crew, 'Bo', 'I-ADDR', ONE, 'ends')).toBeNull();
+    expect(asked(crew, 'Ada', 'I-ADDR', ONE, 'ends')).toBeNull();
+    expect(asked(crew, 'Bo', 'I-ADDR', TWO, 'ends')).toBeNull();
     expect(asked(crew, 'Ada', 'I-ADDR', ONE)).toBeNull();
   });
   it('is one live gate for one person, wherever it is', () => {

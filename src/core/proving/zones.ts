@@ -2,10 +2,11 @@ import { siteDay } from '../kernel/siteDay';
 import { lineOf } from '../site/line';
 import type { Entry } from './entry';
 import type { Evidence } from './evidence';
+import { standing } from './evidence/people';
 import { gatesOf } from './evidence/said';
 import { timeOf } from './evidence/times';
 import type { GateId } from './gates/machine';
-import { gateRow } from './gates/machine';
+import { REASON_MIN, gateRow, rankOf } from './gates/machine';
 import { kindOf } from './kinds';
 import { STEP } from './kinds/step';
 import { WORK } from './kinds/work';
@@ -26,7 +27,17 @@ const speaksOf = (entry: Entry): readonly GateId[] => (WORK.is(entry) ? [entry.v
 /** Gates whose work it is: with those that it can open, though it ends no work on them. */
 const worksOn = (entry: Entry): readonly GateId[] => speaksOf(entry).concat(kindOf(entry).opens ?? []);
 
-/** What is in hand now, beside one entry where it is only asked about: begun today, and neither put down nor closed by a reading of whoever has it. */
+/**
+ * Whether an entry puts down what somebody has in hand: by that person's own word or reading, or by whoever leads, with a reason: that nobody has hands
+ * in there, and that the other was told (29 CFR 1910.147(e)(3), recalled).
+ */
+function putsDown(entry: Entry, by: string, day: string): boolean {
+  if (entry.by === by) return true;
+  const leads = standing(entry, day) >= rankOf('lead');
+  return WORK.is(entry) && leads && (entry.reason ?? '').trim().length >= REASON_MIN;
+}
+
+/** What is in hand now, beside one entry where it is only asked about: begun today, and not put down since. */
 export function inHand(e: Evidence, but?: Entry): readonly InHand[] {
   const found = new Map<string, InHand>();
   const zone = e.zone ?? 'UTC';
@@ -40,7 +51,10 @@ export function inHand(e: Evidence, but?: Entry): readonly InHand[] {
       const key = `${gate}@${entry.subject.id}`;
       if (WORK.is(entry) && entry.values.doing === 'begins')
         found.set(key, { gate, object: entry.subject.id, by: entry.by, since: entry.doneAt });
-      else if (found.get(key)?.by === entry.by) found.delete(key);
+      else {
+        const held = found.get(key);
+        if (held && putsDown(entry, held.by, e.today)) found.delete(key);
+      }
     }
   }
   return [...found.values()];
@@ -62,6 +76,14 @@ function onBeneath(object: string, e: Evidence): string | null {
     : null;
 }
 
+/** Why somebody does not put down what another has in hand; null where nobody else has it, or it may be. */
+function notYours(entry: Entry, gate: GateId, e: Evidence): string | null {
+  const held = inHand(e, entry).find((w) => w.gate === gate && w.object === entry.subject.id);
+  return held && !putsDown(entry, held.by, e.today)
+    ? `${held.by} has ${gate} in hand, and puts it down; for somebody who is gone a lead or an electrician does, with a reason of at least ${REASON_MIN} characters: that nobody has hands in there, and that ${held.by} was told.`
+    : null;
+}
+
 /** What shows that something is bad is taken from anybody at any time: it makes nothing safer to leave it out. */
 const isBadNews = (entry: Entry, e: Evidence): boolean => {
   const { says } = e.judgement(entry);
@@ -79,7 +101,8 @@ export function zoneTrouble(entry: Entry, e: Evidence): string | null {
     const switchesOn = entry.values.order !== 'off' && entry.corrects === null;
     return switchesOn ? notNow(entry.subject.id, entry.values.state, e) : null;
   }
-  if ((WORK.is(entry) && entry.values.doing === 'ends') || isBadNews(entry, e)) return null;
+  if (WORK.is(entry) && entry.values.doing === 'ends') return notYours(entry, entry.values.gate, e);
+  if (isBadNews(entry, e)) return null;
   // What is put right was done before, whatever the weather is now.
   const weather = entry.corrects === null && worksOn(entry).some(waitsForDry) ? wetTrouble(e) : null;
   if (weather) return `${weather}.`;

@@ -10,6 +10,7 @@ import type { Evidence } from '$core/proving/evidence';
 import { evidence } from '$core/proving/evidence';
 import { namedBy } from '$core/proving/evidence/items';
 import type { SiteLog } from '$core/proving/evidence/log';
+import { beginsWith } from '$core/proving/evidence/log';
 import { kindNamed, recordSchema } from '$core/proving/kinds';
 import { HAPPENING } from '$core/proving/kinds/happening';
 import { happeningNamed } from '$core/proving/tables/happenings';
@@ -43,6 +44,7 @@ const CLOCK_STANDS_MS = 10 * 60_000;
 /** Where nobody told the time it is asked for again after so long, ms: until then nobody waits for it. */
 const CLOCK_ASKED_MS = 60_000;
 const RETRY_MS = 5000;
+const NOTHING_TOLD: RecordSince = { entries: 0, releases: 0 };
 
 const isDanger = (entry: Entry): boolean => HAPPENING.is(entry) && happeningNamed(entry.values.what).danger;
 
@@ -89,7 +91,7 @@ export class LogState {
   #clock: Clock = { offsetMs: 0, roundTripMs: 0, atMs: 0 };
   #clockAskedMs = 0;
   /** How much of the record the server has told. */
-  #told: RecordSince = { entries: 0, releases: 0 };
+  #told: RecordSince = NOTHING_TOLD;
   #looking: Promise<void> | null = null;
   readonly #outbox: Outbox<Entry>;
   readonly #refusals: Outbox<Refused>;
@@ -128,9 +130,19 @@ export class LogState {
   take(log: OpenedRecord | null): void {
     this.silent = log === null;
     if (!log) return;
+    const older = this.readAtMs !== null && log.nowMs < this.readAtMs;
+    if (log.whole && !older && !beginsWith(log, this.#told)) this.#putBack(log);
+    else this.#grown(log);
+  }
+
+  #grown(log: OpenedRecord): void {
     const first = this.readAtMs === null;
     this.readAtMs = log.nowMs;
-    this.#told = log.counts;
+    this.#told = {
+      ...log.counts,
+      lastEntry: log.entries.at(-1)?.id ?? this.#told.lastEntry,
+      lastReleaseMs: log.releases.at(-1)?.atMs ?? this.#told.lastReleaseMs,
+    };
     // Releases are frozen, entries never change and nothing goes from a record: what is here stays the very same, and what is new comes behind it.
     const letters = new Set(this.releases.map((r) => r.letter));
     const releases = log.releases.filter((r) => !letters.has(r.letter));
@@ -150,7 +162,7 @@ export class LogState {
     return added;
   }
 
-  /** The server knows less than it did: its database was put back. This device goes by what is there, and sends again what it made itself. */
+  /** The server has another record than it had: its database was put back. This device goes by what is there, and sends again what it made itself. */
   #putBack(log: OpenedRecord): void {
     const there = new Set(log.entries.map((e) => e.id));
     const lost = this.#entries.filter((e) => !there.has(e.id) && e.device?.id === deviceId());
@@ -158,7 +170,8 @@ export class LogState {
     this.unsent = [...lost, ...this.unsent];
     this.#entries = this.#entries.filter((e) => there.has(e.id));
     this.releases = [];
-    this.take(log);
+    this.#told = NOTHING_TOLD;
+    this.#grown(log);
     void this.flush();
   }
 
@@ -276,7 +289,10 @@ export class LogState {
         this.#learn([entry]);
       } catch (cause) {
         if (!(cause instanceof ApiProblem)) throw cause;
-        if (nobodyAnswered(cause.problem)) return this.#later();
+        if (nobodyAnswered(cause.problem)) {
+          this.failing = failing;
+          return this.#later();
+        }
         if (cause.problem.status >= 500) {
           aside.add(entry);
           failing = cause.problem.detail;
@@ -317,17 +333,11 @@ export class LogState {
 
   /** What others wrote meanwhile. Of a moment's silence nobody is told. */
   async refresh(): Promise<void> {
-    const { entries, releases } = this.#told;
-    const record = `/api/v1/sites/${this.siteId}/records`;
+    const known = Object.entries(this.#told).flatMap(([name, x]) => (x === undefined ? [] : [[name, String(x)]]));
+    const record = `/api/v1/sites/${this.siteId}/records?${new URLSearchParams(known).toString()}`;
     try {
-      const since = await read<OpenedRecord>(
-        `${record}?entries=${entries}&releases=${releases}`,
-        fetch,
-        RECORD_PATIENCE_MS,
-      );
-      const shorter = since.counts.entries < entries || since.counts.releases < releases;
-      if (shorter) this.#putBack(await read<OpenedRecord>(record, fetch, RECORD_PATIENCE_MS));
-      else this.take(since);
+      const since = await read<OpenedRecord>(record, fetch, RECORD_PATIENCE_MS);
+      this.take(since);
     } catch (cause) {
       if (!(cause instanceof ApiProblem)) throw cause;
       this.silent ||= this.readAtMs === null || this.serverNowMs - this.readAtMs > SILENT_AFTER_MS;

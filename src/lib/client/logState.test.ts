@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { withStrings } from '$core/strings/arrange';
 import { legalLayout } from '$core/strings/layout/legalLayout';
+import { beginsWith } from '$core/proving/evidence/log';
 import { Crew, INSTRUMENTS } from '$core/testing/crew';
 import { plane, siteOf } from '$core/testing/examples';
 import type { Entry } from '$core/proving/entry';
@@ -24,7 +25,16 @@ const danger = { kind: 'happening', subject: site, values: { what: 'storm', seen
 /** A record as the server tells it, of one known in part what came since. */
 function told(entries: readonly Entry[], { known = 0, nowMs = Date.now(), of = releases } = {}) {
   const counts = { entries: entries.length, releases: of.length };
-  return { nowMs, counts, releases: known ? [] : of, entries: entries.slice(known) };
+  return { nowMs, counts, whole: known === 0, releases: known ? [] : of, entries: entries.slice(known) };
+}
+/** The same to whoever asks with what it has, as the server does. */
+function toldSince(entries: readonly Entry[], path: string, nowMs: number, of = releases) {
+  const q = new URL(path, 'http://yard').searchParams;
+  const number = (name: string) => (q.has(name) ? Number(q.get(name)) : undefined);
+  const known = { entries: number('entries') ?? 0, releases: number('releases') ?? 0 };
+  const last = { lastEntry: q.get('lastEntry') ?? undefined, lastReleaseMs: number('lastReleaseMs') };
+  const begins = beginsWith({ entries, releases: of }, { ...known, ...last });
+  return told(entries, { known: begins ? known.entries : 0, nowMs, of });
 }
 
 /** A server whose clock is ahead, that takes what `answer` lets pass. */
@@ -33,8 +43,7 @@ function server(answer: (entry: Entry) => Response | 'silent' = () => Response.j
   vi.stubGlobal('fetch', async (path: string, init?: { body?: string }) => {
     if (path === '/api/v1/clock') return Response.json({ nowMs: Date.now() + aheadMs });
     if (!init?.body) {
-      const known = Number(new URL(path, 'http://yard').searchParams.get('entries'));
-      return Response.json(told(taken, { known, nowMs: Date.now() + aheadMs }));
+      return Response.json(toldSince(taken, path, Date.now() + aheadMs));
     }
     const entry = JSON.parse(init.body) as Entry;
     const said = answer(entry);
@@ -131,8 +140,9 @@ describe('the record on a device', () => {
     await log.refresh();
     expect(log.entries.length).toBe(1);
     const released = [...releases, { letter: 'B', atMs: Date.parse('2026-05-03T08:00:00Z'), design }];
-    log.take(told(taken, { of: released }));
-    log.take(told(taken));
+    const nowMs = Date.now();
+    log.take(told(taken, { of: released, nowMs }));
+    log.take(told(taken, { nowMs: nowMs - 1 }));
     expect(log.current?.letter).toBe('B');
   });
   it('refuses at once what the rules refuse, and sends nothing', async () => {
@@ -311,14 +321,16 @@ describe('the record on a device', () => {
       return answering(...all);
     });
     await Promise.all([log.look(), log.look()]);
-    expect(asked).toEqual(['/api/v1/sites/s/records?entries=0&releases=1']);
+    const asks = (entries: number, lastEntry?: string) =>
+      `/api/v1/sites/s/records?entries=${entries}&releases=1${lastEntry ? `&lastEntry=${lastEntry}` : ''}&lastReleaseMs=${releases[0]?.atMs}`;
+    expect(asked).toEqual([asks(0)]);
     expect(log.evidence.nowMs).toBe(nowMs);
     await add(log, safe);
     taken.push(new Crew(design).tick('S-DOC', 'site', 'pass', { device: { id: 'p2' } }));
     await log.look();
     expect(log.entries.map((e) => e.values['gate'])).toEqual(['S-SAFE', 'S-DOC']);
     await log.look();
-    expect(asked.slice(2)).toEqual([0, 2].map((n) => `/api/v1/sites/s/records?entries=${n}&releases=1`));
+    expect(asked.slice(2)).toEqual([asks(0), asks(2, taken[1]?.id)]);
   });
   it('goes by a database that was put back, sends again what it made itself, and calls for nothing that it knew', async () => {
     const taken = server();
@@ -345,6 +357,48 @@ describe('the record on a device', () => {
     expect(log.current?.letter).toBe('B');
     await log.look();
     expect(log.current?.letter).toBe('A');
+  });
+  it('notices a database put back that has grown past what it was told of, by a poll or by a screen that opens', async () => {
+    for (const by of ['poll', 'screen'] as const) {
+      const taken = server();
+      const crew = new Crew(design);
+      const said = (what: string, id: string) =>
+        crew.add(
+          'happening',
+          { scope: 'inverter', id: 'inv-1' },
+          { what, seen: 'seen it' },
+          { id, device: { id: 'p2' } },
+        );
+      const idOf = (n: number) => `01969a00-2222-7000-8000-${String(n).padStart(12, '0')}`;
+      const log = await open();
+      taken.push(said('unit unsafe', idOf(1)), said('joint opened', idOf(2)));
+      await log.look();
+      await add(log, safe);
+      await log.look();
+      const own = log.entries.at(-1)?.id;
+      taken.splice(1, 2, said('cover opened', idOf(3)), said('plug moved', idOf(4)), said('earth opened', idOf(5)));
+      if (by === 'poll') await log.look();
+      else log.take(told(taken));
+      await log.flush();
+      await log.look();
+      const ids = [idOf(1), idOf(3), idOf(4), idOf(5), own];
+      expect([taken.map((e) => e.id), log.entries.map((e) => e.id).sort()]).toEqual([ids, [...ids].sort()]);
+      expect(log.unsent).toEqual([]);
+    }
+  });
+  it('goes by another release of the same letter, and not by a whole record that was told before what it knows', async () => {
+    const taken = server();
+    const crew = new Crew(design);
+    const log = await open();
+    const before = told(taken, { nowMs: Date.now() - 1 });
+    taken.push(crew.add('gate', site, doc.values, { device: { id: 'p2' } }));
+    await log.look();
+    log.take(before);
+    expect(log.entries).toHaveLength(1);
+    const other = releases.map((r) => ({ ...r, atMs: r.atMs + 1 }));
+    log.take(told(taken, { of: other }));
+    expect(log.releases).toEqual(other);
+    expect(log.entries).toHaveLength(1);
   });
   it('has an entry once that is told of before it is answered for', async () => {
     const taken = server();

@@ -19,6 +19,15 @@ const howMany = (what: string) => z.int().min(0).meta({ description: what });
 export const recordSinceSchema = z.object({
   entries: z.coerce.number().pipe(howMany('Entries that are known already')).default(0),
   releases: z.coerce.number().pipe(howMany('Releases that are known already')).default(0),
+  lastEntry: z
+    .string()
+    .max(60)
+    .optional()
+    .meta({ description: 'Id of the last of them: where another stands there it is another record, and told whole' }),
+  lastReleaseMs: z.coerce
+    .number()
+    .optional()
+    .meta({ unit: 'ms', description: 'When the last of them was released: likewise' }),
 });
 export type RecordSince = z.output<typeof recordSinceSchema>;
 
@@ -26,6 +35,7 @@ export type RecordSince = z.output<typeof recordSinceSchema>;
 export const siteLogSchema = z.object({
   nowMs: z.number().meta({ unit: 'ms', description: 'Clock of the server, since 1970' }),
   counts: z.object({ entries: howMany('Entries on record'), releases: howMany('Releases of the site') }),
+  whole: z.boolean().meta({ description: 'Told from its beginning: nothing of it was known to whoever asked' }),
   releases: z.array(
     z.object({
       letter: z.string(),
@@ -38,7 +48,7 @@ export const siteLogSchema = z.object({
   entries: z.array(recordSchema),
 });
 /** As a screen reads it; frozen, for nobody changes what is on record. */
-export type OpenedRecord = SiteLog & { readonly nowMs: number; readonly counts: RecordSince };
+export type OpenedRecord = SiteLog & Readonly<Pick<z.output<typeof siteLogSchema>, 'nowMs' | 'counts' | 'whole'>>;
 export const clockSchema = siteLogSchema.pick({ nowMs: true });
 export const costSchema = z
   .array(z.object({ key: z.string(), gate: z.string(), object: z.string(), why: z.string() }))

@@ -15,3 +15,18 @@ export interface SiteLog {
   readonly releases: readonly Release[];
   readonly entries: readonly Entry[];
 }
+
+/** What somebody has of a record, in the order in which it is told: how much, and the last of it where that is said. */
+export interface KnownPart {
+  readonly entries: number;
+  readonly releases: number;
+  readonly lastEntry?: string | undefined;
+  readonly lastReleaseMs?: number | undefined;
+}
+
+/** Whether a record begins with what somebody has of it: as long at least, with the same at its end. Else it is another: its database was put back. */
+export const beginsWith = ({ entries, releases }: SiteLog, known: KnownPart): boolean =>
+  known.entries <= entries.length &&
+  known.releases <= releases.length &&
+  (known.lastEntry === undefined || known.lastEntry === entries[known.entries - 1]?.id) &&
+  (known.lastReleaseMs === undefined || known.lastReleaseMs === releases[known.releases - 1]?.atMs);

@@ -11,7 +11,7 @@ const values = z.object({
   plusV: quantity(-3000, 3000, 'V', '+ to earth'),
   minusV: quantity(-3000, 3000, 'V', '− to earth'),
   openV: quantity(1, 3000, 'V', '+ to −, open circuit, read now'),
-  meterMohm: quantity(0.01, 1000, 'MΩ', 'Resistance of the meter, on its data sheet'),
+  meterMohm: quantity(0.01, 1000, 'MΩ', 'Input resistance of the meter, on its data sheet'),
 });
 
 /** Both poles of a string to earth: whether it touches earth, and between which modules. What it finds withdraws the insulation; it proves none. */

@@ -48,13 +48,18 @@ describe('what a screen opens with, written once and kept', () => {
   it('is what came since for whoever has a part of it, and the whole of another record', async () => {
     const { entries, releases } = await readLogbook(context, siteId);
     const counts = { entries: entries.length, releases: releases.length };
-    const since = async (known: { entries: number; releases: number }) =>
+    const since = async (known: Parameters<typeof openedRecord>[2]) =>
       JSON.parse(Buffer.concat(await openedRecord(context, siteId, known)).toString()) as unknown;
-    expect(await since(counts)).toMatchObject({ counts, entries: [], releases: [] });
+    const [last, end] = [
+      { lastEntry: entries.at(-1)?.id, lastReleaseMs: releases.at(-1)?.atMs },
+      { whole: false, entries: [], releases: [] },
+    ];
+    for (const known of [counts, { ...counts, ...last }]) expect(await since(known)).toMatchObject({ counts, ...end });
     const less = { entries: counts.entries - 2, releases: counts.releases - 1 };
     expect(await since(less)).toMatchObject({ counts, entries: entries.slice(-2), releases: releases.slice(-1) });
     const more = { entries: counts.entries + 1, releases: counts.releases + 1 };
-    expect(await since(more)).toMatchObject({ counts, entries, releases });
+    const others = [more, { ...counts, lastEntry: entries[0]?.id }, { ...counts, ...last, lastReleaseMs: 1 }];
+    for (const known of others) expect(await since(known)).toMatchObject({ counts, whole: true, entries, releases });
   });
 });
 

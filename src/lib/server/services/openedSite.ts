@@ -1,3 +1,4 @@
+import { beginsWith } from '$core/proving/evidence/log';
 import { lineOf } from '$core/site/line';
 import type { RecordSince } from '$lib/schemas/record';
 import type { SwitchOffList } from '$lib/schemas/site';
@@ -42,22 +43,21 @@ function toSwitchOff({ current, evidence }: Logbook): SwitchOffList {
 
 /**
  * The record: releases and entries, with the clock they are held against. What they prove is worked out where they are shown. `since`: what the one
- * who asks has of it. A record that is shorter than that is another one, and told whole.
+ * who asks has of it; where that is not how this record begins, the database was put back, and it is told whole.
  */
 export async function openedRecord(
   context: Context,
   siteId: string,
-  since: RecordSince = { entries: 0, releases: 0 },
+  since: RecordSince = FROM_THE_BEGINNING,
 ): Promise<readonly Buffer[]> {
   await designHead(context, siteId);
   const log = await siteLog(siteId, context.db);
   const counts = { entries: log.entries.length, releases: log.releases.length };
-  const { releases, entries } = logJson(log, {
-    entries: since.entries > counts.entries ? 0 : since.entries,
-    releases: since.releases > counts.releases ? 0 : since.releases,
-  });
+  const known = beginsWith(log, since) ? since : FROM_THE_BEGINNING;
+  const { releases, entries } = logJson(log, known);
   const text = (json: string) => Buffer.from(json);
-  const head = { nowMs: context.now().getTime(), counts };
+  const whole = known.entries === 0 && known.releases === 0;
+  const head = { nowMs: context.now().getTime(), counts, whole };
   return [
     text(`${JSON.stringify(head).slice(0, -1)},"releases":[`),
     ...releases,
@@ -66,3 +66,4 @@ export async function openedRecord(
     text(']}'),
   ];
 }
+const FROM_THE_BEGINNING: RecordSince = { entries: 0, releases: 0 };

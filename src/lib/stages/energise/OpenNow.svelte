@@ -34,7 +34,7 @@
               >
             </span>
             <span class="shrink-0 text-right text-sm text-dim"
-              >{#if unlocks}<span class="num">{unlocks}</span> wait{/if}</span
+              >{#if unlocks}<span class="num">{unlocks}</span> {unlocks === 1 ? 'gate waits' : 'gates wait'}{/if}</span
             >
           {/snippet}
           {#if gate.scope === 'string'}

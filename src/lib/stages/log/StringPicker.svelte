@@ -32,7 +32,7 @@
         onclick={() => pick.pickString(s.id)}
       >
         <span class="num">{s.place?.tracker}.{s.place?.input} <span class="text-dim">S{s.number}</span></span><GateMark
-          state={pick.stateOf('D-VOC', s.id)}
+          state={pick.markOf(s.id)}
           short
         />
       </button>

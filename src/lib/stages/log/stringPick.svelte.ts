@@ -8,6 +8,8 @@ import type { LogState } from '$lib/client/logState.svelte';
 export const STRING_GATES: readonly GateId[] = ['D-ID', 'D-POL', 'D-VOC', 'D-IR', 'D-ISC'];
 /** Gates that one reading at the plug closes. */
 const AT_THE_PLUG: readonly GateId[] = ['D-POL', 'D-VOC'];
+/** What needs eyes, the worst first. */
+const TROUBLE: readonly GateState[] = ['failed', 'stale', 'caution'];
 /** What is measured at a string, after its tag. */
 export const STRING_KINDS = ['string-test', 'dc-insulation', 'string-current', 'earth-fault'] as const;
 
@@ -58,6 +60,11 @@ export class StringPick {
 
   stateOf(gate: GateId, id: string): GateState {
     return this.log.evidence.gate(gate, id)?.state ?? 'locked';
+  }
+  /** What a string shows from afar: trouble at any of its gates, else how its voltage stands. */
+  markOf(id: string): GateState {
+    const states = STRING_GATES.map((gate) => this.stateOf(gate, id));
+    return TROUBLE.find((state) => states.includes(state)) ?? this.stateOf('D-VOC', id);
   }
   pickUnit(id: string): void {
     this.#unitId = id;

@@ -61,7 +61,7 @@
       type="number"
       step="any"
       size="sm"
-      class="num"
+      class="num placeholder:font-sans placeholder:text-xs"
       bind:value={value as number}
       color={invalid ? 'red' : undefined}
       aria-invalid={invalid}

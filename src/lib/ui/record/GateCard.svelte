@@ -1,9 +1,10 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import type { GateProof } from '$core/proving/evidence/proofs';
-  import { isClosed } from '$core/proving/gates/machine';
+  import { REASON_MIN, isClosed, rankOf } from '$core/proving/gates/machine';
   import type { SiteDesign } from '$core/design';
   import type { EntrySubject } from '$core/proving/entry';
+  import type { AnyKind } from '$core/proving/kind';
   import { kindOf, measuring, measuringBeside, opening } from '$core/proving/kinds';
   import { waitsForDry, wetTrouble } from '$core/proving/weather';
   import { inHand } from '$core/proving/zones';
@@ -36,7 +37,12 @@
   let acceptReason = $state('');
   const held = $derived(inHand(log.evidence).find((w) => w.gate === gate.id && w.object === proof.object));
   const waits = $derived(waitsForDry(gate.id) ? wetTrouble(log.evidence) : null);
-  const work = (doing: 'begins' | 'ends') => log.add({ kind: 'work', subject, values: { gate: gate.id, doing } });
+  /** Whoever leads may put down what somebody has in hand who is gone. */
+  const leads = $derived(signOn.by !== '' && rankOf(signOn.role) >= rankOf('lead'));
+  let goneReason = $state('');
+  async function work(doing: 'begins' | 'ends', reason: string | null = null) {
+    if (await log.add({ kind: 'work', subject, values: { gate: gate.id, doing }, reason })) goneReason = '';
+  }
 
   async function tick(result: 'pass' | 'fail', evidence: string) {
     if (await log.add({ kind: 'gate', subject, values: { gate: gate.id, result, evidence } })) leave();
@@ -58,6 +64,16 @@
       leave();
   }
 </script>
+
+<!-- Readings of their own beside the one that closes the gate. -->
+{#snippet besides(kinds: readonly AnyKind[])}
+  {#each kinds.filter((k) => k.form?.(design, subject)) as beside (beside.kind)}
+    <details class="my-2">
+      <summary class="cursor-pointer text-sm underline">{beside.title}</summary>
+      <EntryForm kind={beside} {subject} label="Record and sign" done={leave} />
+    </details>
+  {/each}
+{/snippet}
 
 <section class="sheet border-t-4 border-t-primary-600 p-3" aria-labelledby="gate">
   <h2 id="gate">{GATE_NAME[gate.id]} <span class="num font-normal text-dim">{gate.id}</span></h2>
@@ -84,32 +100,37 @@
     >{/if}
   {#if waits}<p class="mt-2 text-sm text-stop">{waits}.</p>{/if}
   {#if gate.zone !== 'none' && (held || again || !isClosed(proof.state))}
-    <p class="mt-2 text-sm">
+    <div class="mt-2 text-sm">
       {#if held}In hand of {held.by} since <span class="num">{when(held.since).slice(11)}</span>.
         {#if held.by === signOn.by}<button
             type="button"
             class="underline"
             disabled={log.busy}
             onclick={() => work('ends')}>Put it down</button
-          >{/if}
+          >{:else if leads}
+          <details class="mt-1">
+            <summary class="cursor-pointer underline">Put it down for {held.by}</summary>
+            <Words label="Nobody has hands in there, and {held.by} was told: how you know" bind:value={goneReason} />
+            <button
+              type="button"
+              class="mt-2 border border-ink px-3 py-1.5 disabled:opacity-50"
+              disabled={log.busy || goneReason.trim().length < REASON_MIN}
+              onclick={() => work('ends', goneReason)}>Put it down</button
+            >
+          </details>{/if}
       {:else}<button type="button" class="underline" disabled={log.busy} onclick={() => work('begins')}
           >Take it in hand</button
         >
         <span class="text-dim"
           >so that nobody works {gate.zone === 'live' ? 'with hands inside' : 'live'} on this unit meanwhile</span
         >{/if}
-    </p>
+    </div>
   {/if}
   <div class="mt-3">
     {#if kind?.kind === 'step'}
       <p class="text-sm">Closes with the order of switching on: its last step is the proof.</p>
     {:else if kind}
-      {#each [...measuringBeside(gate.id), ...opening(gate.id)].filter( (k) => k.form?.(design, subject) ) as beside (beside.kind)}
-        <details class="mb-2">
-          <summary class="cursor-pointer text-sm underline">{beside.title}</summary>
-          <EntryForm kind={beside} {subject} label="Record and sign" done={leave} />
-        </details>
-      {/each}
+      {@render besides(measuringBeside(gate.id))}
       {#if proof.state === 'locked'}<p class="text-sm text-dim">
           Measured now it is a reading on record, and proves nothing: what it waits for comes first.
         </p>{:else if proved}<button
@@ -126,6 +147,7 @@
           done={leave}
           bind:unsaved
         />{/if}
+      {@render besides(opening(gate.id))}
     {:else if proof.state !== 'passed'}
       {#key `${gate.id}|${log.madeHere('gate', subject)}`}<GateTick
           {gate}

@@ -1,13 +1,22 @@
 <script lang="ts">
+  import { mostUrgent } from '$core/kernel/check';
   import { useLog } from '$lib/client/useLog.svelte';
   import { signOn } from '$lib/client/signOn.svelte';
+  import Formula from '$lib/ui/Formula.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import Weather from './Weather.svelte';
   import { lineOfEntry } from './entryLine';
   import { clockTime, partName, when } from './words';
 
+  const MOST_SHOWN = 3;
   const log = useLog();
+  /** Of the entry that was made here last: what did not hold, the most urgent first. */
+  const against = $derived.by(() => {
+    const entry = log.made === null ? undefined : log.evidence.entry(log.made);
+    const checks = entry ? mostUrgent(log.evidence.judgement(entry).checks, MOST_SHOWN) : [];
+    return checks.filter((c) => c.verdict !== 'holds');
+  });
 </script>
 
 {#if !signOn.by}<p class="border-l-4 border-ink bg-sheet px-3 py-2">
@@ -23,13 +32,19 @@
   </p>{/if}
 
 <Weather />
-{#if log.made}<p class="border-l-4 border-ink bg-sheet px-3 py-2" role="status">
-    {#if log.verdict}On record: <VerdictMark verdict={log.verdict} />.
-      {log.verdict === 'stop'
-        ? 'It stops here: find out why before you go on.'
-        : 'A clear reading is no permission: only closed gates are.'}
+{#if log.made}<div class="border-l-4 border-ink bg-sheet px-3 py-2" role="status">
+    {#if log.verdict}<p>
+        On record: <VerdictMark verdict={log.verdict} />.
+        {log.verdict === 'stop'
+          ? 'It stops here: find out why before you go on.'
+          : 'A clear reading is no permission: only closed gates are.'}
+      </p>
+      {#each against as check (check)}<p class="mt-1 text-sm">
+          <VerdictMark verdict={check.verdict} word={false} />
+          <b>{check.title}</b>: <Formula line={check.working.join('; ')} />
+        </p>{/each}
     {:else}On record.{/if}
-  </p>{/if}
+  </div>{/if}
 {#if log.unsent.length}<p class="border-l-4 border-tight bg-sheet px-3 py-2" role="status">
     {log.unsent.length}
     {log.unsent.length === 1 ? 'entry is' : 'entries are'} not sent yet; {log.forgetful
