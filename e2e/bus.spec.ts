@@ -1,6 +1,6 @@
 import type { APIRequestContext, Locator } from '@playwright/test';
 import { expect, test } from './test';
-import { demoSite, fill, open, saved, signOn } from './helpers';
+import { demoSite, fill, gateOf, open, saved, signOn } from './helpers';
 
 /** Scans until every unit answers in its time: where the machine sleeps in the middle of a scan, a unit is rightly late to it, and it is made again. */
 async function scanHealthy(scan: Locator): Promise<void> {
@@ -384,7 +384,7 @@ test('units out of the box are given their addresses one by one, on record as wh
   await expect(walk).toContainText('2 of 9 have their address');
   await expect(walk.getByRole('button', { name: /^INV-03 → 3/ })).toHaveAttribute('aria-current', 'step');
   await open(page, `/sites/${site}/energise`);
-  await expect(page.getByRole('button', { name: /Bus address.*passed/ })).toBeVisible();
+  await expect(gateOf(page, /Bus address.*passed/)).toBeVisible();
 
   await open(page, `/sites/${site}/links/field`);
   await fleet.getByRole('button', { name: 'Set it up like the plan' }).click();

@@ -172,7 +172,7 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
     'Letter of the operator': 'letter 26-0101',
     'Valid to the end of': '2099-12-31',
   });
-  await page.getByRole('button', { name: /Mounted and fixed/ }).click();
+  await gateOf(page, /Mounted and fixed/).click();
   const fixings = page.getByRole('region', { name: /Mounted and fixed/ }).getByLabel(/^Fixing \d/);
   for (let i = 0; i < (await fixings.count()); i++) await fixings.nth(i).fill('30');
   await measure('Mounted and fixed', {
@@ -216,7 +216,7 @@ test('from an empty site to a signed switch-on, by hand', async ({ page }) => {
   }
 
   await page.getByRole('link', { name: 'Energise', exact: true }).click();
-  await page.getByRole('button', { name: /Strings landed/ }).click();
+  await gateOf(page, /Strings landed/).click();
   const landing = page.getByRole('region', { name: /Strings landed/ });
   const inputs = landing.getByLabel(/· string/);
   for (let i = 0; i < (await inputs.count()); i++) await inputs.nth(i).fill('829');

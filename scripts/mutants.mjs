@@ -20,7 +20,7 @@ const MUTATE = [
   'src/core/kernel/{rule,judgement,rounding,siteDay}.ts',
   'src/core/proving/{evidence,order,measure,kinds}/*.ts',
   'src/core/proving/gates/{machine,net,states}.ts',
-  'src/core/proving/{evidence,door,zones,releaseCost,judging,insulation,acVoltages,likeness,stringCauses}.ts',
+  'src/core/proving/{evidence,door,zones,weather,openNow,releaseCost,judging,insulation,acVoltages,likeness,stringCauses}.ts',
   '!src/core/**/*.test.ts',
   '!src/core/**/index.ts',
 ];

@@ -217,6 +217,12 @@ describe('the record on a device', () => {
     // It is tried again by itself.
     await vi.advanceTimersByTimeAsync(5001);
     expect([sent(), log.unsent.length]).toEqual([['happening', 'S-DOC'], 2]);
+    // Where nobody answers meanwhile, the server did not fail.
+    const answering = globalThis.fetch;
+    vi.stubGlobal('fetch', () => Promise.reject(new TypeError('network')));
+    await log.flush();
+    expect([log.unsent.length, log.failing]).toEqual([2, null]);
+    vi.stubGlobal('fetch', answering);
     fails = 'nothing';
     await log.flush();
     expect([sent().slice(2), log.unsent, log.refused, log.failing]).toEqual([['S-SAFE', 'S-SAFE'], [], [], null]);
