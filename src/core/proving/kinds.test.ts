@@ -144,6 +144,19 @@ describe('a form', () => {
       witnessMarks: true,
     });
   });
+  it('of micro-ohms has a field for every line and neutral, and says nothing of those that nobody read', () => {
+    const form = kindNamed('joint-ohms').form?.(twoUnits, unit);
+    const alike = healthy('joint-ohms', twoUnits, unit)['joints'] as readonly { readonly at: string }[];
+    expect(form?.groups[0]?.paths).toHaveLength(alike.length);
+    expect(fill('joint-ohms', unit, { joint0: 18, joint2: 19.5, testA: 100 })).toEqual({
+      joints: [
+        { at: alike[0]?.at, microOhm: 18 },
+        { at: alike[2]?.at, microOhm: 19.5 },
+      ],
+      testA: 100,
+    });
+    expect(kindNamed('joint-ohms').form?.(twoUnits, { scope: 'inverter', id: 'nobody' })?.groups[0]?.paths).toEqual([]);
+  });
   it('of a bracket has a field for every fixing, and of its holes one for X and Y of each', () => {
     const { fixings, ...rest } = healthy('mounted', twoUnits, unit) as { fixings: readonly number[] };
     const tightened = Object.fromEntries(fixings.map((_, i) => [`fixing${i}`, 20 + i]));

@@ -40,6 +40,9 @@ describe('the weather', () => {
       expect(wet(look(crew))).not.toBeNull();
       expect(refused(crew, dry)).toMatch(/^That it is dry is said by whoever may sign the safe start\. Gate S-SAFE/);
     }
+    // Nothing else that happens says that it is dry.
+    crew.add('happening', Crew.subject('S-SAFE', 'site'), { what: 'new crew member', seen: 'Cy came' });
+    expect(wet(look(crew))).not.toBeNull();
     const dry = says(crew, 'dry again');
     expect(wet(look(crew))).toBeNull();
     expect(refused(crew, dry)).toBeNull();
@@ -72,9 +75,10 @@ describe('the weather', () => {
     const on = (id: string, seq: number, offsetMs: number, roundTripMs: number): Over => ({
       device: { id, seq, offsetMs, roundTripMs },
     });
-    // Half a minute apart: uncertain by 20 s each, then by 10.
+    // Half a minute apart: uncertain by 20 s each, by 15 (the ends meet), then by 10.
     for (const [roundTripMs, isWet] of [
       [40_000, true],
+      [30_000, true],
       [20_000, false],
     ] as const) {
       const crew = new Crew(twoUnits);
@@ -89,6 +93,20 @@ describe('the weather', () => {
       ).not.toBeNull();
     }
   });
+});
+
+it('goes by the times of entries that name no device', () => {
+  const crew = new Crew(twoUnits);
+  const said = rain(crew, { device: null });
+  expect(wet(look(crew))).not.toBeNull();
+  const dry = says(crew, 'dry again', { minutes: 10, device: null });
+  expect(wet(look(crew))).toBeNull();
+  expect(
+    wet(look(crew, [said, { ...dry, device: { id: 'a', seq: 1, offsetMs: 0, roundTripMs: 0 } } as Entry])),
+  ).toBeNull();
+  expect(
+    wet(look(crew, [{ ...said, device: { id: 'a', seq: 9, offsetMs: 0, roundTripMs: 0 } } as Entry, dry])),
+  ).toBeNull();
 });
 
 describe('work in the wet', () => {

@@ -91,6 +91,8 @@ describe('work in hand', () => {
     expect(ends({ role: 'lead' })).toEqual(refused);
     expect(ends({ role: 'helper', reason })).toEqual(refused);
     expect(ends({ role: 'electrician', licensedUntil: '2026-05-03', reason })).toEqual(refused);
+    // What nobody has in hand there may be said to be over.
+    expect(asked(crew, 'Bo', 'I-COVER', ONE, 'ends')).toBeNull();
     // A reading by another ends nothing, whatever it gives as its reason.
     crew.prove('I-TORQ', ONE, { by: 'Bo', reason });
     expect(held(crew)).toEqual(['Ada I-TORQ@inv-1']);

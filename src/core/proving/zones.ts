@@ -34,7 +34,7 @@ const worksOn = (entry: Entry): readonly GateId[] => speaksOf(entry).concat(kind
 function putsDown(entry: Entry, by: string, day: string): boolean {
   if (entry.by === by) return true;
   const leads = standing(entry, day) >= rankOf('lead');
-  return WORK.is(entry) && leads && (entry.reason ?? '').trim().length >= REASON_MIN;
+  return WORK.is(entry) && leads && (entry.reason ?? '').length >= REASON_MIN;
 }
 
 /** What is in hand now, beside one entry where it is only asked about: begun today, and not put down since. */

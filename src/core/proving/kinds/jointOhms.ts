@@ -21,8 +21,7 @@ const values = z.object({
 
 const jointsAt = (design: SiteDesign, unitId: string): readonly TorqueJoint[] => {
   const on = lineOf(design).unit(unitId);
-  const run = design.runs.find((r) => r.inverterId === unitId);
-  return on ? joinedAlike(jointsOf(on.type.wiring, run)) : [];
+  return on ? joinedAlike(jointsOf(on.type.wiring, undefined)) : [];
 };
 
 /** Power joints read with a micro-ohmmeter, each beside those like it. Nobody has to; one that is bad takes the torque's proof with it. */

@@ -10,7 +10,7 @@ const read = (plusV: number, minusV: number, uocV = 870, modules = 20) => ({
 // Twenty modules, 642 and 214 V to earth of 870 V: module 5, 163 551 Ω (node equations, worked value).
 edges(EARTH_FAULT_PLACE, () => ({
   holds: [read(0, 0), read(60, 26.9)],
-  stops: [read(642, 214), read(60, 27.1), read(887.4, 0), read(0, 880)],
+  stops: [read(642, 214), read(60, 27), read(887.4, 0), read(0, 880)],
   without: { 'both poles to earth': read(642, 246) },
   numbers: [[read(642, 214), { value: 5 }]],
   says: [
@@ -18,6 +18,7 @@ edges(EARTH_FAULT_PLACE, () => ({
     [read(887.4, 0), /at the negative home run and the first module$/, /= 0 kΩ$/],
     [read(0, 880), /at the last module and the positive home run$/, /= 0 kΩ$/],
     [read(0, 0), /no fixed fault/],
-    [read(642, 246), /sum/],
+    [read(813.2, 42.8), /look between module 1 and 2$/, /kΩ$/],
+    [read(642, 246), /their sum is over 102 % of U_oc/],
   ],
 }));
