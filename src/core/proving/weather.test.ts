@@ -64,7 +64,10 @@ describe('the weather', () => {
     rain(crew);
     crew.wait(24 * 60);
     expect(wet(look(crew))).not.toBeNull();
-    crew.tick('S-SAFE', 'site', 'fail');
+    const failed = crew.tick('S-SAFE', 'site', 'fail');
+    crew.tick('S-SAFE', 'site', 'pass', { corrects: failed.id, reason: 'the wrong button' });
+    expect(look(crew).closed('S-SAFE', 'site')).toBe(true);
+    expect(wet(look(crew))).not.toBeNull();
     crew.tick('S-SAFE', 'site', 'pass', { role: 'helper' });
     crew.tick('S-DOC', 'site', 'pass');
     expect(wet(look(crew))).not.toBeNull();

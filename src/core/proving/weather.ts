@@ -47,7 +47,8 @@ export function wetTrouble(e: Evidence): string | null {
 const saysDry = (entry: Entry): boolean =>
   HAPPENING.is(entry)
     ? happeningNamed(entry.values.what).weather === 'dry'
-    : GATE.is(entry) && entry.values.gate === 'S-SAFE' && entry.values.result === 'pass';
+    : // One put right stands in the place of an old one, and nobody looked up anew.
+      GATE.is(entry) && entry.values.gate === 'S-SAFE' && entry.values.result === 'pass' && entry.corrects === null;
 
 /** Whether one entry was made after another whatever their clocks leave open: by the sequence of one device, else by true times. */
 function surelyAfter(late: Entry, early: Entry): boolean {

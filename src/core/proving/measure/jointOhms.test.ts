@@ -32,4 +32,7 @@ it('each is held against the lowest of its own end, where three of it were read'
     ['board L3', 1, null],
   ]);
   expect(read({ 'unit PE': 20, 'stud 7': 18 })).toEqual([]);
+  // One that is told three times is one.
+  const thrice = Array.from({ length: 3 }, () => ({ at: 'unit L1', microOhm: 20 }));
+  expect(jointsBeside(JOINTS, thrice)).toEqual([{ at: 'unit L1', microOhm: 20, lowestMicroOhm: null }]);
 });

@@ -19,7 +19,10 @@ export function jointsBeside(
   joints: readonly TorqueJoint[],
   read: readonly Pick<JointOhms, 'at' | 'microOhm'>[],
 ): JointOhms[] {
-  const known = joints.flatMap(({ at, end }) => read.filter((r) => r.at === at).map((r) => ({ ...r, end })));
+  const known = joints.flatMap(({ at, end }) => {
+    const own = read.find((r) => r.at === at);
+    return own ? [{ ...own, end }] : [];
+  });
   return known.map(({ at, microOhm, end }) => {
     const alike = known.filter((k) => k.end === end).map((k) => k.microOhm);
     return { at, microOhm, lowestMicroOhm: alike.length >= LIKE_MIN ? Math.min(...alike) : null };
