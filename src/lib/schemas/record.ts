@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { siteDesignSchema } from '$core/design';
 import { checkSchema, verdictSchema } from '$core/kernel/check';
+import { uuid } from '$core/kernel/schema';
 import type { SiteLog } from '$core/proving/evidence/log';
 import { recordSchema } from '$core/proving/kinds';
 
@@ -19,13 +20,12 @@ const howMany = (what: string) => z.int().min(0).meta({ description: what });
 export const recordSinceSchema = z.object({
   entries: z.coerce.number().pipe(howMany('Entries that are known already')).default(0),
   releases: z.coerce.number().pipe(howMany('Releases that are known already')).default(0),
-  lastEntry: z
-    .string()
-    .max(60)
+  lastEntry: uuid()
     .optional()
     .meta({ description: 'Id of the last of them: where another stands there it is another record, and told whole' }),
   lastReleaseMs: z.coerce
     .number()
+    .pipe(z.int())
     .optional()
     .meta({ unit: 'ms', description: 'When the last of them was released: likewise' }),
 });
