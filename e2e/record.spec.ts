@@ -1,4 +1,4 @@
-import type { APIRequestContext, Page } from '@playwright/test';
+import type { APIRequestContext, Browser, Page } from '@playwright/test';
 import { expect, test } from './test';
 import { confirmStep, demoSite, fill, gateOf, open, passGate, signOn, turnTime } from './helpers';
 
@@ -150,6 +150,19 @@ test('what somebody left in hand who is gone is put down by a lead, who says how
   await expect(order.getByRole('button', { name: 'Done: confirm this step' })).toBeVisible();
 });
 
+/** Another phone at the same unit, on which a helper has reported something. */
+async function reportedBy(browser: Browser, page: Page, what: string, seen: string): Promise<Page> {
+  const other = await (await browser.newContext()).newPage();
+  await turnTime(other);
+  await open(other, page.url());
+  await signOn(other, 'Ole Brand', 'helper');
+  await other.getByText('Report a danger, or something that was touched').click();
+  await other.getByLabel('What happened').selectOption({ label: what });
+  await other.getByLabel('What was seen').last().fill(seen);
+  await other.getByRole('button', { name: 'Report it' }).click();
+  return other;
+}
+
 test('a danger that one phone reports stops the work on another, without anybody asking, wherever its page stands', async ({
   page,
   browser,
@@ -160,14 +173,7 @@ test('a danger that one phone reports stops the work on another, without anybody
   const done = order.getByRole('button', { name: 'Done: confirm this step' });
   await order.getByLabel('What was seen').fill('all switches off');
   await expect(done).toBeEnabled();
-  const other = await (await browser.newContext()).newPage();
-  await turnTime(other);
-  await open(other, page.url());
-  await signOn(other, 'Ole Brand', 'helper');
-  await other.getByText('Report a danger, or something that was touched').click();
-  await other.getByLabel('What happened').selectOption({ label: 'AC cable damaged, INV-08' });
-  await other.getByLabel('What was seen').last().fill('digger through the cable');
-  await other.getByRole('button', { name: 'Report it' }).click();
+  const other = await reportedBy(browser, page, 'AC cable damaged, INV-08', 'digger through the cable');
   await other.context().close();
 
   const alarm = page.getByRole('alert').filter({ hasText: 'Danger: AC cable damaged, INV-08' });
@@ -189,14 +195,7 @@ test('rain that a helper reports holds up the switching on of another, until an 
   const done = order.getByRole('button', { name: 'Done: confirm this step' });
   await order.getByLabel('What was seen').fill('all switches off');
   await expect(done).toBeEnabled();
-  const other = await (await browser.newContext()).newPage();
-  await turnTime(other);
-  await open(other, page.url());
-  await signOn(other, 'Ole Brand', 'helper');
-  await other.getByText('Report a danger, or something that was touched').click();
-  await other.getByLabel('What happened').selectOption({ label: 'rain or wet fog, site' });
-  await other.getByLabel('What was seen').last().fill('a shower from the west');
-  await other.getByRole('button', { name: 'Report it' }).click();
+  const other = await reportedBy(browser, page, 'rain or wet fog, site', 'a shower from the west');
   // A helper may say that it rains, and not that it is over.
   const dryAgain = async (of: Page) => {
     const weather = of.getByRole('status', { name: 'Weather' });

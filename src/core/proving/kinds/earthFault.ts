@@ -35,7 +35,7 @@ export const EARTH_FAULT = kind({
     if (!on) return SAYS_NOTHING;
     const where = onString(on);
     const { modules } = on.string;
-    const place = poles(modules, v.plusV, v.minusV, v.openV, v.meterMohm * 1e6);
+    const place = poles({ ...v, modules, sheetV: modules * on.module.uocV, meterOhm: v.meterMohm * 1e6 });
     return withdrawing(entry, day, 'D-IR', where, ask(RULES.earthFault, { modules, place }, where));
   },
   form: () => ({

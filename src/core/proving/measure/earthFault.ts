@@ -34,15 +34,25 @@ export function earthFaultPlace(
   return { found: 'fault', atModules, ohm: Math.max(0, meterOhm * (uocV / s - 1)), between: [from, from + 1] };
 }
 
-/** The same as an answer: poles whose sum is more than the string has were not both read right, and say nothing. */
-export function poles(
-  modules: number,
-  plusV: number,
-  minusV: number,
-  uocV: number,
-  meterOhm: number,
-): Answer<Exclude<EarthFaultPlace, { readonly found: 'error' }>> {
-  const place = earthFaultPlace(modules, plusV, minusV, uocV, meterOhm);
+/** Under this share of the string's U_oc on the sheet it lies in the dark, and poles that read nothing say nothing (common practice). */
+const LIT = 0.5;
+
+/** Both poles of a string as they were read. */
+export interface PolesRead {
+  readonly modules: number;
+  readonly plusV: number;
+  readonly minusV: number;
+  /** Open circuit, read now, V, and as the sheet of the modules has it. */
+  readonly openV: number;
+  readonly sheetV: number;
+  readonly meterOhm: number;
+}
+
+/** The same as an answer: in the dark nothing is found, and poles whose sum is more than the string has were not both read right. */
+export function poles(r: PolesRead): Answer<Exclude<EarthFaultPlace, { readonly found: 'error' }>> {
+  if (!(r.openV >= LIT * r.sheetV))
+    return lacking(`the string in light: at least ${100 * LIT} % of its open-circuit voltage`);
+  const place = earthFaultPlace(r.modules, r.plusV, r.minusV, r.openV, r.meterOhm);
   return place.found === 'error'
     ? lacking(`both poles read again: their sum is over ${100 * MOST} % of U_oc`)
     : known(place);
