@@ -18,8 +18,8 @@ const releases = [{ letter: 'A', atMs: Date.parse('2026-05-01T08:00:00Z'), desig
 const ONE = 'inv-1';
 const STRING = twoUnits.strings.find((s) => s.place?.inverterId === ONE)?.id ?? '';
 const look = (crew: Crew, entries: readonly Entry[] = crew.entries) => evidence({ releases, entries }, crew.nowMs);
-const says = (crew: Crew, what: 'rain or wet fog' | 'dry again', over: Over = {}) =>
-  crew.add('happening', Crew.subject('S-SAFE', 'site'), { what, seen: 'looked up' }, over);
+const says = (crew: Crew, what: 'rain or wet fog' | 'dry again', over: Over = {}, ends?: readonly string[]) =>
+  crew.add('happening', Crew.subject('S-SAFE', 'site'), { what, seen: 'looked up', ...(ends && { ends }) }, over);
 const rain = (crew: Crew, over: Over = {}) => says(crew, 'rain or wet fog', { by: 'Ole', role: 'helper', ...over });
 const refused = (crew: Crew, entry: Entry) => {
   crew.entries.splice(crew.entries.indexOf(entry), 1);
@@ -33,7 +33,7 @@ describe('the weather', () => {
     const crew = new Crew(twoUnits);
     expect([wet(look(crew)), wetTrouble(look(crew))]).toEqual([null, null]);
     const said = rain(crew);
-    expect(wet(look(crew))).toEqual({ by: 'Ole', since: said.doneAt, seen: 'looked up' });
+    expect(wet(look(crew))).toEqual({ by: 'Ole', since: said.doneAt, seen: 'looked up', said: [said.id] });
     expect(wetTrouble(look(crew))).toBe(WET);
     for (const over of [{ role: 'helper' }, { role: 'lead' }, { licensedUntil: '2026-05-03' }] as const) {
       const dry = says(crew, 'dry again', over);
@@ -95,6 +95,22 @@ describe('the weather', () => {
         wet(look(crew, [{ ...said, device: { ...said.device, id: 'b', seq: 2 } } as Entry, later])),
       ).not.toBeNull();
     }
+  });
+  it('is ended by whoever had it before them, whatever the clocks say, and by nobody who did not', () => {
+    // A phone that never spoke to the server: its clock is uncertain by a minute.
+    const far: Over = { device: { id: 'far', seq: 1, offsetMs: 0, roundTripMs: 120_000 }, minutes: 0 };
+    const crew = new Crew(twoUnits);
+    const said = rain(crew, far);
+    const again = rain(crew, { ...far, by: 'Bo' });
+    says(crew, 'dry again', { minutes: 0 });
+    expect(wet(look(crew))?.said).toEqual([said.id, again.id]);
+    says(crew, 'dry again', { minutes: 0, role: 'helper' }, [said.id, again.id]);
+    expect(wet(look(crew))?.said).toEqual([said.id, again.id]);
+    says(crew, 'dry again', { minutes: 0 }, [said.id]);
+    expect(wet(look(crew))?.said).toEqual([again.id]);
+    says(crew, 'dry again', { minutes: 0 }, wet(look(crew))?.said);
+    expect(wet(look(crew))).toBeNull();
+    expect(wet(look(crew, [...crew.entries].reverse()))).toBeNull();
   });
 });
 

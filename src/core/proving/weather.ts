@@ -17,6 +17,8 @@ export interface Wet {
   readonly by: string;
   readonly since: string;
   readonly seen: string;
+  /** All that was said of it and stands: what somebody who says that it is dry ends. */
+  readonly said: readonly string[];
 }
 
 /** Gates that are worked with the cover of a unit off, beside those that are worked live. */
@@ -25,14 +27,19 @@ const COVER_OFF: ReadonlySet<GateId> = new Set(['I-TORQ']);
 /** Whether a gate is not worked while it is wet. */
 export const waitsForDry = (gate: GateId): boolean => gateRow(gate).zone === 'live' || COVER_OFF.has(gate);
 
-/** Whether it is wet: somebody said so, whoever it was, and neither said it is dry surely after that, nor made the site safe anew, which reads the weather too. */
+/**
+ * Whether it is wet: somebody said so, whoever it was, and nobody said after that that it is dry, nor made the site safe anew, which reads
+ * the weather too. After it is what names it, whatever the clocks say, and what came surely later by them.
+ */
 export function wet(e: Evidence): Wet | null {
   const said = e.entries.filter(HAPPENING.is).filter((x) => happeningNamed(x.values.what).weather === 'wet');
   if (said.length === 0) return null;
   const dry = e.entries.filter((x) => saysDry(x) && !e.notes.has(x.id));
-  const stands = said.filter((w) => !dry.some((d) => surelyAfter(d, w)));
+  const stands = said.filter((w) => !dry.some((d) => knew(d, w) || surelyAfter(d, w)));
   const newest = stands.sort((a, b) => timeOf(a)[0] - timeOf(b)[0]).at(-1);
-  return newest ? { by: newest.by, since: newest.doneAt, seen: newest.values.seen } : null;
+  return newest
+    ? { by: newest.by, since: newest.doneAt, seen: newest.values.seen, said: stands.map((w) => w.id) }
+    : null;
 }
 
 /** Why what waits for the weather waits; null where it is dry as far as anybody said. */
@@ -49,6 +56,9 @@ const saysDry = (entry: Entry): boolean =>
     ? happeningNamed(entry.values.what).weather === 'dry'
     : // One put right stands in the place of an old one, and nobody looked up anew.
       GATE.is(entry) && entry.values.gate === 'S-SAFE' && entry.values.result === 'pass' && entry.corrects === null;
+
+/** Whether whoever says that it is dry had it before them that it was wet. */
+const knew = (dry: Entry, w: Entry): boolean => HAPPENING.is(dry) && (dry.values.ends?.includes(w.id) ?? false);
 
 /** Whether one entry was made after another whatever their clocks leave open: by the sequence of one device, else by true times. */
 function surelyAfter(late: Entry, early: Entry): boolean {

@@ -8,9 +8,9 @@
   const now = $derived(wet(log.evidence));
   let seen = $state('');
 
-  async function dry() {
+  async function dry(ends: readonly string[]) {
     const subject = { scope: 'site', id: 'site' } as const;
-    if (await log.add({ kind: 'happening', subject, values: { what: 'dry again', seen } })) seen = '';
+    if (await log.add({ kind: 'happening', subject, values: { what: 'dry again', seen, ends } })) seen = '';
   }
 </script>
 
@@ -28,7 +28,7 @@
           type="button"
           class="border border-ink px-3 py-1.5 disabled:opacity-50"
           disabled={log.busy || seen.trim().length < 3}
-          onclick={dry}>Record: dry again</button
+          onclick={() => dry(now.said)}>Record: dry again</button
         >
       </div>
     </details>
