@@ -75,6 +75,8 @@ export const checkSchema = z
 export type Check = Readonly<Omit<z.infer<typeof checkSchema>, 'subject' | 'basis'>> & {
   readonly subject: Subject;
   readonly basis: Basis;
+  /** The quantity that its value was read off an instrument as; never sent. */
+  readonly reads?: string | undefined;
 };
 
 /** Checks of one question with the worst of their verdicts. */

@@ -37,6 +37,8 @@ export interface RuleCard {
   readonly notOf?: readonly string[];
   /** It reads no figure of a data sheet: a sheet that does not stand keeps nothing back from it. */
   readonly sheetFree?: true;
+  /** Its value is read off an instrument, or scaled from such a reading: the quantity. What the instrument may err by softens it. */
+  readonly reads?: string;
 }
 export interface ListedRule extends RuleCard {
   /** Names of what it cannot do without. */
@@ -169,6 +171,9 @@ class JudgedCheck implements Check {
   }
   get basis(): Basis {
     return this.judgement.basis ?? this.card.basis;
+  }
+  get reads(): string | undefined {
+    return this.card.reads;
   }
   /** Written at the first reading. */
   get working(): readonly string[] {

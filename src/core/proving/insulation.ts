@@ -1,5 +1,3 @@
-import type { Instrument } from '../equipment/instrument';
-import { rangeOf, uncertaintyOf } from '../equipment/instrument';
 import type { ModuleType } from '../equipment/moduleType';
 import type { Answer } from '../kernel/answer';
 import { known, lacking } from '../kernel/answer';
@@ -7,7 +5,6 @@ import type { Basis } from '../kernel/check';
 import { published } from '../kernel/check';
 import type { Judged } from '../kernel/judgement';
 import { requirePositive } from '../kernel/require';
-import { judgeGuarded } from './measure/guardBand';
 
 export interface InsulationTest {
   readonly requiredTestV: number;
@@ -120,36 +117,23 @@ const LEAST_SECONDS = 60;
 /** Residual current from which a unit does not start, A (IEC 62109-2, 4.8.2; recalled). */
 const UNIT_LEAKAGE_A = 0.03;
 
-/** A proof that was held long enough, and softened where the minimum lies within what the tester may err by. */
-function proved(
-  proof: Answer<InsulationVerdict>,
-  { megohm, seconds }: Tested,
-  minimumMohm: number,
-  tester: Instrument | null,
-) {
-  if (proof.value?.verdict === 'stop') return proof;
-  if (seconds < LEAST_SECONDS)
-    return lacking<InsulationVerdict>(`a test of at least ${LEAST_SECONDS} s (held ${seconds} s)`);
-  const u = tester && uncertaintyOf(rangeOf(tester, 'insulation'), megohm);
-  if (proof.value?.verdict !== 'holds' || judgeGuarded(megohm, minimumMohm, 'least', u) !== 'tight') return proof;
-  return known<InsulationVerdict>({
-    verdict: 'tight',
-    text: () => `${megohm} MΩ lies within the tester’s uncertainty of ${minimumMohm} MΩ.`,
-  });
-}
+/** A proof that was held long enough; a fail needs no full minute. */
+const proved = (proof: Answer<InsulationVerdict>, { seconds }: Tested): Answer<InsulationVerdict> =>
+  proof.value?.verdict === 'stop' || seconds >= LEAST_SECONDS
+    ? proof
+    : lacking(`a test of at least ${LEAST_SECONDS} s (held ${seconds} s)`);
 
 /** A reading of one string: `modules` in series, or of one of the parts it was split into. `unitMaxV`: where it hangs, null while on nothing. */
 export function dcInsulationReading(
   module: ModuleType,
   modules: number,
   tested: Tested,
-  tester: Instrument | null,
   unitMaxV: number | null,
 ): InsulationReading {
   const { testV, megohm, ofParts = 1 } = tested;
   const test = dcInsulationTest(modules * module.uocV, module.systemMaxV);
   const kw = (modules * module.pmaxW) / 1000 / ofParts;
-  const proof = proved(judgeDcInsulation(test, testV, megohm, kw, module.systemMaxV), tested, test.minimumMohm, tester);
+  const proof = proved(judgeDcInsulation(test, testV, megohm, kw, module.systemMaxV), tested);
   const { value } = proof;
   const starts = () =>
     unitMaxV === null ? '' : ` The unit starts above ${(unitMaxV / UNIT_LEAKAGE_A / 1e6).toFixed(3)} MΩ.`;
@@ -158,13 +142,9 @@ export function dcInsulationReading(
 }
 
 /** A reading of a dead AC run at a nominal line voltage, V. */
-export function acInsulationReading(
-  nominalLineV: number,
-  tested: Tested,
-  tester: Instrument | null,
-): InsulationReading {
+export function acInsulationReading(nominalLineV: number, tested: Tested): InsulationReading {
   const test = acInsulationTest(nominalLineV);
-  const proof = proved(judgeAcInsulation(test, tested.testV, tested.megohm), tested, test.minimumMohm, tester);
+  const proof = proved(judgeAcInsulation(test, tested.testV, tested.megohm), tested);
   return { megohm: tested.megohm, minimumMohm: test.minimumMohm, proof, basis: AC_BASIS };
 }
 

@@ -1,11 +1,14 @@
 import type { Check, Subject, Verdict } from '../kernel/check';
 import { worstCheck, worstOf } from '../kernel/check';
-import { ask } from '../kernel/rule';
+import { uncertaintyOf } from '../equipment/instrument';
+import { short } from '../kernel/quantity';
+import { ask, plainCheck } from '../kernel/rule';
 import type { StringOnLine, UnitOnLine } from '../site/line';
 import { pathOf } from '../strings/onInput';
 import type { Entry } from './entry';
 import type { GateId } from './gates/machine';
 import type { Judgement, Result } from './kind';
+import { judgeGuarded } from './measure/guardBand';
 import { PROVING_RULES } from './rules';
 
 /** What kinds of record share when they judge: a verdict as a result, the instrument's own check, where a part stands on the line. */
@@ -33,9 +36,27 @@ export function measured(
   subject: Subject,
   checks: readonly Check[],
 ): Judgement {
-  const all = checks.concat(instrumentChecks(entry, day, subject));
+  const all = guarded(checks, entry).concat(instrumentChecks(entry, day, subject));
   const result = resultOf(all);
   return { checks: all, says: gates.map((gate) => ({ gate, result })) };
+}
+
+/**
+ * Checks of what an instrument read, softened by what it may err by: one that holds within U of its limit is tight. Past the limit stays past
+ * it, and while the sheet of the instrument does not say how well it reads nothing is softened. A method's own reserve is wider, and stays.
+ */
+export function guarded(checks: readonly Check[], { instrument }: Entry): readonly Check[] {
+  // Most sheets say nothing, and this runs for every reading of a site.
+  if (!instrument?.ranges.some((r) => r.accuracyPercent !== null)) return checks;
+  return checks.map((check) => {
+    const { reads, verdict, value, limit } = check;
+    if (reads === undefined || verdict !== 'holds' || value === null || limit === null) return check;
+    const range = instrument.ranges.find((r) => r.of === reads);
+    const u = uncertaintyOf(range, value);
+    if (judgeGuarded(value, limit, value < limit ? 'most' : 'least', u) !== 'tight') return check;
+    const working = [...check.working, `inside what the instrument may err by: ± ${short(u ?? 0)} ${check.unit}`];
+    return { ...plainCheck(check), verdict: 'tight', working };
+  });
 }
 
 /** A reading that may withdraw a gate and never closes it: it speaks of the gate where it fails. */
@@ -47,7 +68,7 @@ export function withdrawing(
   checks: readonly Check[],
 ): Judgement {
   return {
-    checks: checks.concat(instrumentChecks(entry, day, subject)),
+    checks: guarded(checks, entry).concat(instrumentChecks(entry, day, subject)),
     says: worstCheck(checks) === 'stop' ? [{ gate, result: 'fail' }] : [],
   };
 }

@@ -620,3 +620,89 @@ describe('a lift', () => {
     expect(kindNamed('lift').printed?.row(values as never)).toEqual(['lift table', '2', '3', 'short way']);
   });
 });
+
+describe('what the instrument may err by', () => {
+  /** ± 10 % of the reading and 2 digits of the last place. */
+  const mayErr = (
+    kind: keyof typeof INSTRUMENTS,
+    of: Instrument['ranges'][number]['of'],
+    resolution: number,
+  ): Over => ({
+    instrument: {
+      ...INSTRUMENTS[kind],
+      ranges: [{ of, min: -1e5, max: 1e5, accuracyPercent: 10, digits: 2, resolution }],
+    },
+  });
+  const with10 = (kind: string, part: EntrySubject, values: object, over: Over) => judged(kind, part, values, { over });
+
+  // U = 10 % of 27.2 V and 0.2 V: 2.92 V, more than the 2.8 V that are left to 30 V. At 27.0 V it is 2.9 V of 3.0 V.
+  it('softens a reading that holds within it, and one past its limit stays past it', () => {
+    const meter = mayErr('multimeter', 'DC voltage', 0.1);
+    const rapid = (outsideV: number, over: Over) => with10('rapid-shutdown', UNIT, { outsideV, insideV: 20 }, over);
+    expect(odd(rapid(27.2, {}))).toEqual([]);
+    expect(odd(rapid(27.2, meter))).toEqual(['proving.rapid-outside tight']);
+    expect(told(rapid(27.2, meter), 'rapid-outside')[1]).toBe('inside what the instrument may err by: ± 2.92 V');
+    expect(odd(rapid(27.0, meter))).toEqual([]);
+    expect(odd(rapid(30.1, meter))).toEqual(['proving.rapid-outside stop']);
+    expect(says(rapid(27.2, meter))).toEqual(['I-RAPID caution']);
+  });
+  it('is that of the quantity that was read, and of nothing else', () => {
+    const other = mayErr('multimeter', 'AC voltage', 0.1);
+    expect(odd(with10('rapid-shutdown', UNIT, { outsideV: 29.9, insideV: 20 }, other))).toEqual([]);
+    const silent: Over = {
+      instrument: {
+        ...INSTRUMENTS.multimeter,
+        ranges: [
+          { of: 'DC voltage', min: 0, max: 1e5, accuracyPercent: null, digits: 2, resolution: 10 },
+          { of: 'AC voltage', min: 0, max: 1e5, accuracyPercent: 50, digits: 2, resolution: 10 },
+        ],
+      },
+    };
+    expect(odd(with10('rapid-shutdown', UNIT, { outsideV: 29.9, insideV: 20 }, silent))).toEqual([]);
+  });
+  it('is asked of every limit that an instrument is read against', () => {
+    const tester = mayErr('insulation tester', 'insulation', 0.01);
+    expect(odd(with10('dc-insulation', STRING, { megohm: 1.1 }, tester))).toEqual(['proving.insulation tight']);
+    expect(odd(with10('dc-insulation', STRING, { megohm: 1.14 }, tester))).toEqual([]);
+    const watch = mayErr('stopwatch', 'time', 0.1);
+    expect(odd(with10('stop', SITE, { secondsToZero: 4.5, statedS: 5 }, watch))).toEqual(['proving.stop tight']);
+    const trips = mayErr('residual-current tester', 'trip time', 1);
+    expect(odd(with10('residual', UNIT, { delayed: false, atRatedMs: 280 }, trips))).toEqual([
+      'proving.residual-times tight',
+    ]);
+    const delayed = (atRatedMs: number) =>
+      odd(with10('residual', UNIT, { delayed: true, atRatedMs, atFiveMs: null }, trips));
+    expect([delayed(140), delayed(300), delayed(460)]).toEqual([
+      ['proving.residual-times tight'],
+      [],
+      ['proving.residual-times tight'],
+    ]);
+    const ohms = mayErr('earth tester', 'resistance', 0.001);
+    const limitOhm = judged('earth', UNIT, {}).checks.find((c) => c.id === 'proving.earth-continuity')?.limit ?? 0;
+    const earth = (share: number, over: Over) =>
+      with10('earth', UNIT, { firstOhm: share * limitOhm, nullOhm: 0 }, over).checks[0]?.verdict;
+    expect([earth(0.95, ohms), earth(0.95, {}), earth(1.05, ohms)]).toEqual(['tight', 'holds', 'stop']);
+  });
+});
+
+describe('rapid shutdown', () => {
+  it('is judged where the unit is, and a part that is not there proves nothing', () => {
+    expect(says(judged('rapid-shutdown', UNIT, {}))).toEqual(['I-RAPID pass']);
+    expect(says(judged('rapid-shutdown', { scope: 'inverter', id: 'gone' }, {}))).toEqual(['I-RAPID null']);
+    expect(says(judged('rapid-shutdown', UNIT, { seconds: 31 }))).toEqual(['I-RAPID null']);
+    expect(says(judged('rapid-shutdown', UNIT, { outsideV: 31 }))).toEqual(['I-RAPID fail']);
+  });
+  it('is asked for on the set-up sheet of a site that has to have it', () => {
+    const at = (over: object, rapidShutdown: boolean | null) =>
+      odd(judged('set-up', UNIT, { rapidShutdown }, { design: survey(over) }));
+    const nec = { school: 'NEC', building: 'other building' };
+    const rapid = (said: readonly string[]) => said.filter((x) => x.startsWith('proving.set-up-rapid'));
+    expect([null, true, false].map((v) => rapid(at(nec, v)))).toEqual([
+      ['proving.set-up-rapid unknown'],
+      [],
+      ['proving.set-up-rapid stop'],
+    ]);
+    expect(rapid(at({ ...nec, building: 'not on a building' }, null))).toEqual([]);
+    expect(rapid(at({}, null))).toEqual([]);
+  });
+});

@@ -14,6 +14,7 @@ import { gateKey, gateRow, judgeWaiver, maySign } from './gates/machine';
 import { GateNet } from './gates/net';
 import type { GateModel } from './gates/net';
 import { gateStates } from './gates/states';
+import { asksRapidShutdown } from './rapidShutdown';
 import { GATE_TABLE } from './gates/table';
 import { acInsulationTest, dcInsulationTest, judgeAcInsulation, judgeDcInsulation, parallelMohm } from './insulation';
 import { expectedReading, rankCauses } from './stringCauses';
@@ -279,6 +280,7 @@ describe('gates', () => {
     busFitted: true,
     stopFitted: false,
     contactsFitted: false,
+    rapidShutdown: false,
   };
   const before = [
     'S-DOC',
@@ -345,9 +347,22 @@ describe('gates', () => {
     const unlooked = { ...model, inverters: [{ ...model.inverters[0]!, rcdFitted: null }] };
     expect(stateOn(unlooked, results(permitted), 'I-RCD@A')).toBe('open');
   });
-  it('21 gates can never be waived, by nobody', () => {
+  it('ask for rapid shutdown on or in buildings of the NEC school, and until somebody says where it stands', () => {
+    const state = (rapidShutdown: boolean) => stateOn({ ...model, rapidShutdown }, results(permitted), 'I-RAPID@A');
+    expect([state(false), state(true)]).toEqual(['n/a', 'locked']);
+    const asked = (school: 'IEC' | 'NEC' | 'AU/NZ') =>
+      ([null, 'other building', 'not on a building'] as const).map((building) =>
+        asksRapidShutdown({ school, building }),
+      );
+    expect([asked('NEC'), asked('IEC'), asked('AU/NZ')]).toEqual([
+      [true, true, false],
+      [false, false, false],
+      [false, false, false],
+    ]);
+  });
+  it('22 gates can never be waived, by nobody', () => {
     const never = GATE_TABLE.filter((g) => g.waiver === 'never');
-    expect(never.length).toBe(21);
+    expect(never.length).toBe(22);
     for (const gate of never)
       for (const role of ['lead', 'electrician'] as const)
         expect(judgeWaiver(gate, role, 'a good and long enough reason', 5).waived).toBe(false);

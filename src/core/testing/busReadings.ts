@@ -73,6 +73,7 @@ export const setUpReading = (
     permit: { limitKw: null },
     insulationKohm: 40,
     passwordChanged: true,
+    rapidShutdown: null,
     site: {
       gridCode: 'VDE-AR-N 4105',
       lineV: 400,

@@ -286,6 +286,8 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
         restarted: false,
         waitedAgainS: gridCodeOf(survey.gridCode)?.delayS ?? 60,
       };
+    case 'rapid-shutdown':
+      return { workedBy: 'rapid shutdown switch', seconds: 28, outsideV: 4, insideV: 36, listedSystem: '' };
     case 'addressed': {
       const device = design.chain.devices.find((d) => d.inverterId === subject.id);
       return { from: 'at the unit', address: device?.address ?? 1, serial: device?.serial ?? null };

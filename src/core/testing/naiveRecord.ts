@@ -239,6 +239,7 @@ class Naive {
     if (a === 'bus fitted') return this.site.busFitted;
     if (a === 'rcd fitted') return this.site.rcd;
     if (a === 'stop fitted') return this.site.stop;
+    // The histories play on a site of the IEC school, which asks for no rapid shutdown.
     return a === 'contacts fitted' ? this.site.contacts : false;
   }
   parts(gate: string): readonly string[] {

@@ -70,7 +70,7 @@ const HAPPENINGS: readonly [string, EntrySubject['scope']][] = [
   ['unit replaced', 'inverter'],
 ];
 const GATES = GATE_TABLE.filter(
-  (g) => !g.applies.startsWith('battery') && !['I-RCD', 'S-ESTOP', 'I-DRY'].includes(g.id),
+  (g) => !g.applies.startsWith('battery') && !['I-RCD', 'S-ESTOP', 'I-RAPID', 'I-DRY'].includes(g.id),
 ).map((g) => g.id as GateId);
 const PEOPLE: readonly { role: Role; licensedUntil?: string | null }[] = [
   { role: 'electrician' },

@@ -1,4 +1,5 @@
 import { known } from '../kernel/answer';
+import type { ShutDown } from '../proving/readings/shutDown';
 import type { StringReading, StringTest } from '../proving/readings/stringReading';
 import { stringReading } from '../proving/readings/stringReading';
 import { expectedReading } from '../proving/stringCauses';
@@ -23,3 +24,12 @@ export const stringTest = (over: Partial<StringTest> = {}): StringReading =>
     otherModules: null,
     ...over,
   });
+
+/** Conductors after rapid shutdown that did its work. */
+export const shutDown = (over: Partial<ShutDown> = {}): ShutDown => ({
+  seconds: 28,
+  outsideV: 4,
+  insideV: 36,
+  listedSystem: '',
+  ...over,
+});

@@ -34,6 +34,7 @@ export const GATE_NAME: Readonly<Record<GateId, string>> = {
   'S-BUS': 'Bus scan',
   'S-METER': 'Site meter',
   'S-ESTOP': 'Emergency stop',
+  'I-RAPID': 'Rapid shutdown',
   'S-SOAK': 'Soak',
   'S-PERF': 'Performance',
   'S-HAND': 'Hand-over',

@@ -28,7 +28,13 @@ import { happened, put, withdraw } from './withdraw';
 
 const NO_STRINGS = 'strings on it';
 const NO_GATES: readonly GateId[] = [];
-const NO_NET = new GateNet({ inverters: [], busFitted: true, stopFitted: null, contactsFitted: null });
+const NO_NET = new GateNet({
+  inverters: [],
+  busFitted: true,
+  stopFitted: null,
+  contactsFitted: null,
+  rapidShutdown: false,
+});
 
 /** One state moved on by one item: each sentence of the record's rules has its place here or beside. */
 export class Application implements Applied {

@@ -9,6 +9,7 @@ import { GateNet } from '../gates/net';
 import type { Input } from '../gates/restsOn';
 import { waysOf } from '../links/wayTest';
 import { RESTS_ON } from '../gates/restsOn';
+import { asksRapidShutdown } from '../rapidShutdown';
 
 /** The parts of a released design as the gates see them: strings count where they hang. */
 function gateModel(design: SiteDesign): GateModel {
@@ -23,6 +24,7 @@ function gateModel(design: SiteDesign): GateModel {
     busFitted: design.chain.devices.length > 0,
     stopFitted,
     contactsFitted,
+    rapidShutdown: asksRapidShutdown(design.survey),
   };
 }
 

@@ -13,6 +13,8 @@ export interface GateModel {
   readonly busFitted: boolean;
   readonly stopFitted: boolean | null;
   readonly contactsFitted: boolean | null;
+  /** Whether the school of the site and where it stands ask for rapid shutdown; so they do while nobody has said where. */
+  readonly rapidShutdown: boolean;
 }
 
 /** A gate at a part. */
@@ -84,6 +86,8 @@ export class GateNet {
         return this.model.stopFitted !== false;
       case 'contacts fitted':
         return this.model.contactsFitted !== false;
+      case 'rapid shutdown asked for':
+        return this.model.rapidShutdown;
       default:
         return false; // battery gates: no battery in a design yet
     }

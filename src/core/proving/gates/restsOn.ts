@@ -36,6 +36,7 @@ export const RESTS_ON: Readonly<Partial<Record<GateId, readonly Input[]>>> = {
   'S-BUS': ['bus', 'unitType'],
   'S-METER': ['supply'],
   'S-ESTOP': ['unitType'],
+  'I-RAPID': ['unitType', 'hung', 'module'],
   'S-SOAK': ['unitType'],
   'S-PERF': ['unitType', 'module', 'hung'],
 };

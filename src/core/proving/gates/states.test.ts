@@ -24,6 +24,7 @@ function read(
     if (r.applies === 'rcd fitted') return site.inverters.find((i) => i.id === at)?.rcdFitted !== false;
     if (r.applies === 'stop fitted') return site.stopFitted !== false;
     if (r.applies === 'contacts fitted') return site.contactsFitted !== false;
+    if (r.applies === 'rapid shutdown asked for') return site.rapidShutdown;
     return false;
   };
   const unitOf = (string: string) => site.inverters.find((i) => i.strings.includes(string));
@@ -75,6 +76,7 @@ const MODELS: readonly GateModel[] = [
     busFitted: true,
     stopFitted: null,
     contactsFitted: false,
+    rapidShutdown: true,
   },
   {
     inverters: [
@@ -84,8 +86,9 @@ const MODELS: readonly GateModel[] = [
     busFitted: false,
     stopFitted: false,
     contactsFitted: null,
+    rapidShutdown: false,
   },
-  { inverters: [], busFitted: true, stopFitted: true, contactsFitted: true },
+  { inverters: [], busFitted: true, stopFitted: true, contactsFitted: true, rapidShutdown: true },
 ];
 const RESULTS: readonly GateResult[] = [
   'pass',

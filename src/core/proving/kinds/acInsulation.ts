@@ -32,13 +32,7 @@ export const AC_INSULATION = kind({
     const where = onUnit(on, 'run', 'AC run');
     // By the unit's own nominal voltage as well as the survey's: the higher asks the higher test.
     const nominalV = Math.max(design.survey.lineV ?? 0, on.type.nominalLineV);
-    return measured(
-      entry,
-      day,
-      ['I-ACIR'],
-      where,
-      ask(RULES.insulation, acInsulationReading(nominalV, v, entry.instrument), where),
-    );
+    return measured(entry, day, ['I-ACIR'], where, ask(RULES.insulation, acInsulationReading(nominalV, v), where));
   },
   form: () => ({
     schema: values,

@@ -41,7 +41,7 @@ export const DC_INSULATION = kind({
     const where = onString(on);
     const judged = (r: Entry & { readonly values: Values }): Judgement => {
       const dcMaxV = on.type?.dcMaxV ?? null;
-      const reading = dcInsulationReading(on.module, on.string.modules, r.values, r.instrument, dcMaxV);
+      const reading = dcInsulationReading(on.module, on.string.modules, r.values, dcMaxV);
       return measured(r, day, ['D-IR'], where, ask(RULES.insulation, reading, where));
     };
     if (v.ofParts === 1) return judged(entry);

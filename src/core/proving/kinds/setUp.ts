@@ -13,6 +13,7 @@ import { gateRow } from '../gates/machine';
 import { measured, notThere, onUnit } from '../judging';
 import { PERMISSION } from './permission';
 import { kind } from '../kind';
+import { asksRapidShutdown } from '../rapidShutdown';
 import { PROVING_RULES as RULES } from '../rules';
 import { SAID_BY, isSimulated } from '../saidBy';
 
@@ -57,6 +58,12 @@ const values = z.object({
   passwordChanged: z.boolean().meta({ description: 'The shipped password is changed' }),
   passwordHeldBy: enumOf(ROLES).meta({ description: 'Who holds it' }),
   remoteOwner: text('Who owns the remote access'),
+  /** Asked where the site has to have it; null where nobody said. */
+  rapidShutdown: z
+    .boolean()
+    .nullable()
+    .default(null)
+    .meta({ description: 'Rapid shutdown is on, with the equipment that the list names' }),
 });
 
 /** A unit as it is set up, read back from it. Only that the password was changed is written, never which it is. */
@@ -93,9 +100,10 @@ export const SET_UP = kind({
       ...ask(RULES.real, reading, where),
       ...ask(RULES.setUp, reading, where),
       ...(chain.devices.length ? ask(RULES.setUpBus, reading, where) : []),
+      ...(asksRapidShutdown(survey) ? ask(RULES.setUpRapid, reading, where) : []),
     ]);
   },
-  form: () => ({
+  form: ({ survey }) => ({
     schema: values.extend({
       gridCode: enumOf(GRID_CODES.map((c) => c.family)).meta({ description: 'Grid code that the unit shows' }),
     }),
@@ -117,6 +125,7 @@ export const SET_UP = kind({
         paths: ['gridCode', 'nominalV', 'nominalHz', 'exportLimitKw', 'reactive', 'voltWatt'],
       },
       { title: 'Unit', paths: ['insulationKohm', 'firmware', 'clockAheadS', 'zoneSet', 'address', 'bitRate'] },
+      ...(asksRapidShutdown(survey) ? [{ title: 'NEC', paths: ['rapidShutdown'] }] : []),
       { title: 'Access', paths: ['passwordChanged', 'passwordHeldBy', 'remoteOwner', 'from'] },
     ],
     caution: 'Read every value back from the unit. Write no password: only that it was changed, and who holds it.',

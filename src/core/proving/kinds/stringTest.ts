@@ -9,7 +9,7 @@ import { sameClass } from '../../site/parts';
 import { coldOnSite } from '../../strings/coldVoltage';
 import { dcLimitOn } from '../../strings/dcLimit';
 import type { SiteDesign } from '../../design';
-import { instrumentChecks, lightChecks, notThere, onString, resultOf } from '../judging';
+import { guarded, instrumentChecks, lightChecks, notThere, onString, resultOf } from '../judging';
 import type { About } from '../kind';
 import { kind } from '../kind';
 import type { StringReading, StringTest } from '../readings/stringReading';
@@ -51,7 +51,7 @@ export const STRING_TEST = kind({
     if (!on) return notThere(['D-POL', 'D-VOC']);
     const subject = onString(on);
     const reading = stringReading(stringTestOf(on, about));
-    const checks = stringChecks(reading, subject);
+    const checks = guarded(stringChecks(reading, subject), about.entry);
     const polarity = checks.filter((c) => c.id === 'proving.polarity');
     const all = checks.concat(
       instrumentChecks(about.entry, about.day, subject),

@@ -22,6 +22,13 @@ export interface ResidualTest {
   readonly smoothRamp: boolean;
 }
 
+/** The edge of its band to which a trip time at 1 × lies nearest, ms. */
+export function nearestTimeMs({ delayed, atRatedMs }: Pick<ResidualTest, 'delayed' | 'atRatedMs'>): number {
+  const { delayedMinMs: from, delayedMaxMs: to, generalAtRatedMs } = RESIDUAL_LIMITS;
+  if (!delayed) return generalAtRatedMs;
+  return atRatedMs - from < to - atRatedMs ? from : to;
+}
+
 /** What a tested device breaks, in words; empty when every time and ramp lies in its band. */
 export function residualFaults(t: ResidualTest): string[] {
   const L = RESIDUAL_LIMITS;

@@ -16,6 +16,8 @@ export interface SetUpReading {
   readonly permit: { readonly limitKw: number | null } | null;
   readonly insulationKohm: number;
   readonly passwordChanged: boolean;
+  /** Null: nobody said. */
+  readonly rapidShutdown: boolean | null;
   readonly site: {
     readonly gridCode: string | null;
     readonly lineV: number | null;

@@ -23,6 +23,7 @@ import type { LandedInput } from './landing/inputs';
 import type { LightReading } from './light/inTime';
 import type { MeterReading } from '../readings/meterReading';
 import type { ResidualReading } from '../readings/residualReading';
+import type { ShutDown } from '../readings/shutDown';
 import type { StopReading } from './stop/stop';
 import type { ThermalReading } from './thermal/scan';
 import type { AcAtUnit } from './unit/window';
@@ -49,6 +50,7 @@ export const PROVING_RULES = {
   thermal: rulesIn<ThermalReading>(import.meta.glob(['./thermal/*.ts', '!**/*.test.ts'], { eager: true })),
   meter: rulesIn<MeterReading>(import.meta.glob(['./meter/*.ts', '!**/*.test.ts'], { eager: true })),
   stop: rulesIn<StopReading>(import.meta.glob(['./stop/*.ts', '!**/*.test.ts'], { eager: true })),
+  rapid: rulesIn<ShutDown>(import.meta.glob(['./rapid/*.ts', '!**/*.test.ts'], { eager: true })),
   drilled: rulesIn<DrilledHoles>(import.meta.glob(['./drilled/*.ts', '!**/*.test.ts'], { eager: true })),
   received: rulesIn<ReceivedBox>(import.meta.glob(['./received/*.ts', '!**/*.test.ts'], { eager: true })),
   mounted: rulesIn<MountedReading>(import.meta.glob(['./mounted/*.ts', '!**/*.test.ts'], { eager: true })),
@@ -62,6 +64,7 @@ export const PROVING_RULES = {
   pair: rulesIn<PairReading>(import.meta.glob(['./pair/*.ts', '!**/*.test.ts'], { eager: true })),
   setUp: rulesIn<SetUpReading>(import.meta.glob(['./setUp/*.ts', '!**/*.test.ts'], { eager: true })),
   setUpBus: rulesIn<SetUpReading>(import.meta.glob(['./setUpBus/*.ts', '!**/*.test.ts'], { eager: true })),
+  setUpRapid: rulesIn<SetUpReading>(import.meta.glob(['./setUpRapid/*.ts', '!**/*.test.ts'], { eager: true })),
   contacts: rulesIn<ContactReading>(import.meta.glob(['./contacts/*.ts', '!**/*.test.ts'], { eager: true })),
   contactsTold: rulesIn<ContactsTold>(import.meta.glob(['./contactsTold/*.ts', '!**/*.test.ts'], { eager: true })),
   real: rulesIn<{ readonly from: SaidBy }>(import.meta.glob(['./real/*.ts', '!**/*.test.ts'], { eager: true })),

@@ -62,7 +62,7 @@ export const HAPPENINGS = [
 ] as const satisfies readonly Happening[];
 
 /** How long a proof lasts, calendar months: where the gate table says so. */
-export const LASTS_MONTHS: Readonly<Record<string, number>> = { 'D-IR': 60, 'I-THERM': 12, 'S-ESTOP': 12 };
+export const LASTS_MONTHS: Readonly<Record<string, number>> = { 'D-IR': 60, 'I-THERM': 12, 'S-ESTOP': 12, 'I-RAPID': 12 };
 
 /** What is on record by its words. Throws RangeError where the table has no such thing. */
 export function happeningNamed(what: string): Happening {

@@ -11,6 +11,7 @@ export const AC_WINDOW = rule<AcReading>()({
   title: 'AC voltages inside the grid window',
   unit: 'V',
   basis: published('voltage window of the grid code; inner band common practice'),
+  reads: 'AC voltage',
   needs: { window: { as: 'grid code', answer: (r) => r.window } },
   judge: ({ window }, { lineV, phaseV }) => {
     const { code, nominalV, minV, maxV } = window;

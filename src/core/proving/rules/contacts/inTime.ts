@@ -9,6 +9,7 @@ export const CONTACT_IN_TIME = rule<ContactReading>()({
   title: 'Contact acts in time',
   unit: 's',
   basis: practice('at most the time that operator or sheet allow, measured'),
+  reads: 'time',
   needs: {},
   judge: (_, { contact, seconds, mostS }) =>
     atMost({ value: seconds, limit: mostS, working: () => [`${contact}: ${seconds} s of ${mostS} s`] }),

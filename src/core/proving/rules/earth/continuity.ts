@@ -17,6 +17,7 @@ export const EARTH_CONTINUITY = rule<EarthReading>()({
   title: 'Earth reads like its conductor',
   unit: 'Ω',
   basis: published('IEC 60364-6, 6.4.3.2, and IEC 61557-4 for the method; limit common practice'),
+  reads: 'resistance',
   needs: { proof: { as: 'an earth measurement that proves something', answer: (r) => r.proof } },
   judge: ({ proof }, { name }) =>
     found(

@@ -9,6 +9,7 @@ export const RESISTANCE = rule<InsulationReading>()({
   title: 'Insulation resistance',
   unit: 'MΩ',
   basis: published('IEC 62446-1, 6.7, Table 2; IEC 60364-6, Table 6.1'),
+  reads: 'insulation',
   needs: { proof: { as: 'a test that proves something', answer: (r) => r.proof } },
   judge: ({ proof }, { megohm, minimumMohm, basis }) =>
     found(proof.verdict, () => [proof.text()], {

@@ -23,6 +23,7 @@ export const LANDED_INPUT = rule<LandedInput>()({
   title: 'Input reads positive and like its neighbours',
   unit: 'V',
   basis: practice('volts and sign at every input; half a module apart at most'),
+  reads: 'DC voltage',
   needs: {
     voltageV: { as: 'voltage at this input', of: (i) => i.voltageV },
     limitV: { as: 'DC limit', of: (i) => i.limitV },

@@ -20,6 +20,7 @@ export const STOP_TEST = rule<StopReading>()({
   title: 'Stop takes the power away and keeps it away',
   unit: 's',
   basis: practice('under 1 % of the rating within the stated time; no restart before reset; full delay after it'),
+  reads: 'time',
   needs: { delayS: { as: 'waiting time of the grid code', of: (r) => r.delayS } },
   judge: ({ delayS }, { secondsToZero, statedS, leftPercent, restarted, waitedAgainS }) => {
     const j = atMost({

@@ -14,6 +14,7 @@ export const MEASURED_COLD = rule<StringReading>()({
   title: 'Measured string on the coldest morning',
   unit: 'V',
   basis: practice('reading carried to the lowest design temperature; 2 % wanted in hand'),
+  reads: 'DC voltage',
   needs: {
     cold: { as: 'lowest design temperature', answer: (t) => t.cold },
     coldV: { as: 'lowest design temperature', of: (t) => t.coldV, missing: (t) => t.cold.missing },

@@ -17,6 +17,7 @@ export const UNIT_WINDOW = rule<AcAtUnit>()({
   title: 'AC voltages inside the unit’s own window',
   unit: 'V',
   basis: dataSheet('grid voltage window'),
+  reads: 'AC voltage',
   needs: {
     minV: { as: 'lower end of the unit’s grid window', of: (r) => r.unitMinV },
     maxV: { as: 'upper end of the unit’s grid window', of: (r) => r.unitMaxV },
