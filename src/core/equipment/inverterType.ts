@@ -64,6 +64,11 @@ export const inverterSheetSchema = z.object({
     .nullable()
     .default(null)
     .meta({ description: 'Type A is enough as residual-current device, in writing' }),
+  dcOpensFirst: z
+    .boolean()
+    .nullable()
+    .default(null)
+    .meta({ description: 'DC switches may be opened first, under the full current' }),
   dischargeWaitS: quantity(60, 3600, 's', 'Waiting time printed on the label').nullable(),
   busUnitLoads: quantity(0.03125, 4, 'unit loads', 'RS-485 unit loads').nullable(),
   /** What stands beside the bus terminals: letters are no help, makers use A and B either way round. */

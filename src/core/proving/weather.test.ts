@@ -189,6 +189,7 @@ describe('work in the wet', () => {
       ['LOCKED_OFF', 'DC_CLOSED', 'AC_CLOSED'],
       ['LOCKED_OFF', 'AC_CLOSED', 'AUX_DC_CLOSED', 'DC_CLOSED'],
       [],
+      [],
     ]);
   });
 });

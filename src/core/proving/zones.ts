@@ -11,7 +11,7 @@ import { kindOf } from './kinds';
 import { STEP } from './kinds/step';
 import { WORK } from './kinds/work';
 import type { StepState } from './tables/energiseOrders';
-import { SWITCHES } from './tables/energiseOrders';
+import { SWITCHES, isOff } from './tables/energiseOrders';
 import { waitsForDry, wetTrouble } from './weather';
 
 /** Work on a gate that somebody has in hand. */
@@ -98,7 +98,7 @@ const isBadNews = (entry: Entry, e: Evidence): boolean => {
 export function zoneTrouble(entry: Entry, e: Evidence): string | null {
   if (STEP.is(entry)) {
     // A step put right switches nothing on, and never raises: it may say that something is on after all.
-    const switchesOn = entry.values.order !== 'off' && entry.corrects === null;
+    const switchesOn = !isOff(entry.values.order) && entry.corrects === null;
     return switchesOn ? notNow(entry.subject.id, entry.values.state, e) : null;
   }
   if (WORK.is(entry) && entry.values.doing === 'ends') return notYours(entry, entry.values.gate, e);

@@ -67,6 +67,7 @@ export const T100: InverterType = {
   altitudeMaxM: 4000,
   massKg: 84,
   residualTypeA: null,
+  dcOpensFirst: null,
   dischargeWaitS: 300,
   busUnitLoads: 0.125,
   busD1: 'B',

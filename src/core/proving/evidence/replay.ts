@@ -1,5 +1,6 @@
 import type { Entry } from '../entry';
 import { STEP } from '../kinds/step';
+import { isOff } from '../tables/energiseOrders';
 import type { Known } from './applied';
 import { Application } from './apply';
 import type { Item } from './items';
@@ -276,5 +277,5 @@ export class Replay {
 /** Units at which some of these may have switched something on last. */
 const switchedOn = (items: readonly Item[]): ReadonlySet<string> =>
   new Set(
-    items.flatMap(({ entry }) => (entry && STEP.is(entry) && entry.values.order !== 'off' ? [entry.subject.id] : [])),
+    items.flatMap(({ entry }) => (entry && STEP.is(entry) && !isOff(entry.values.order) ? [entry.subject.id] : [])),
   );

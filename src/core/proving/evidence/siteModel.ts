@@ -54,10 +54,10 @@ export function inputsOf(design: SiteDesign, gate: GateId, object: string): stri
 const units = (design: SiteDesign, object: string): string[] =>
   object === 'site' ? design.inverters.map((u) => u.id) : [object];
 
-/** A sheet without its body: nothing that was measured rests on how wide a unit is. */
-function electrical(type: InverterType | undefined): Omit<InverterType, 'body'> | null {
+/** A sheet without what nothing rests on that was measured: how wide a unit is, and how it may be switched off. */
+function electrical(type: InverterType | undefined): Omit<InverterType, 'body' | 'dcOpensFirst'> | null {
   if (!type) return null;
-  const { body: _body, ...sheet } = type;
+  const { body: _body, dcOpensFirst: _first, ...sheet } = type;
   return sheet;
 }
 

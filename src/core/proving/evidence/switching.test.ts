@@ -5,7 +5,7 @@ import { runOf } from '../../testing/examples';
 import { twoUnits } from '../../testing/handedOver';
 import type { Entry } from '../entry';
 import { evidence } from '../evidence';
-import type { StepState } from '../tables/energiseOrders';
+import type { OrderName, StepState } from '../tables/energiseOrders';
 import { stepsOf } from '../tables/energiseOrders';
 
 const UNIT = 'inv-1';
@@ -14,7 +14,7 @@ const releasesOf = (crew: Crew) => [{ letter: 'A', atMs: Date.parse('2026-05-01T
 const look = (crew: Crew) => evidence({ releases: releasesOf(crew), entries: crew.entries }, crew.nowMs + 60_000);
 const note = (crew: Crew, entry: Entry) => look(crew).notes.get(entry.id);
 const run = (crew: Crew) => look(crew).unit(UNIT).run;
-const lost = (crew: Crew, order: '1' | '2' | '3' | 'off' = '1') => look(crew).next(UNIT, order)?.lost;
+const lost = (crew: Crew, order: OrderName = '1') => look(crew).next(UNIT, order)?.lost;
 
 function permitted(design = twoUnits): Crew {
   const crew = new Crew(design);
@@ -23,7 +23,7 @@ function permitted(design = twoUnits): Crew {
   for (const gate of ['I-RCD', 'I-PERMIT', 'I-SETUP'] as const) crew.prove(gate, UNIT);
   return crew;
 }
-const steps = (crew: Crew, order: '1' | '2' | '3' | 'off', upTo: StepState): Entry[] => {
+const steps = (crew: Crew, order: OrderName, upTo: StepState): Entry[] => {
   const made: Entry[] = [];
   for (const { state } of stepsOf(order)) {
     made.push(crew.step(UNIT, order, state));
@@ -141,6 +141,75 @@ describe('switching off', () => {
     half.switch(UNIT);
     steps(half, 'off', 'STOP');
     expect(run(half).stopped).toBeNull();
+  });
+  describe('with DC first', () => {
+    const sheet = (dcOpensFirst: boolean | null) => ({
+      ...twoUnits,
+      equipment: {
+        ...twoUnits.equipment,
+        inverters: twoUnits.equipment.inverters.map((t) => ({ ...t, dcOpensFirst })),
+      },
+    });
+    const running = (allowed: boolean | null): Crew => {
+      const crew = permitted(sheet(allowed));
+      crew.switch(UNIT);
+      return crew;
+    };
+    it('is for units whose sheet says that their DC switches break the full current', () => {
+      for (const silent of [null, false]) {
+        const crew = running(silent);
+        expect(lost(crew, 'off-dc')?.[0]).toMatch(/does not say that its DC switches may be opened first/);
+        expect(note(crew, crew.step(UNIT, 'off-dc', 'STOP'))).toMatch(/open AC first$/);
+        crew.step(UNIT, 'off', 'STOP');
+        expect(note(crew, crew.step(UNIT, 'off-dc', 'DC_OPEN_FIRST'))).toMatch(/open AC first$/);
+        // Nothing else of switching off asks the sheet, or anything.
+        expect(lost(crew, 'off')).toEqual([]);
+      }
+      expect(lost(running(true), 'off-dc')).toEqual([]);
+    });
+    it('opens DC, then AC, and ends as the other does: proved dead', () => {
+      const crew = running(true);
+      const made = steps(crew, 'off-dc', 'PROVE_DEAD');
+      expect(made.map((e) => e.values['state'])).toEqual([
+        'STOP',
+        'DC_OPEN_FIRST',
+        'AC_OPEN',
+        'DISCHARGE',
+        'PROVE_DEAD',
+      ]);
+      expect(run(crew)).toMatchObject({ isolating: true, live: true });
+      crew.step(UNIT, 'off-dc', 'SAFE');
+      expect(run(crew)).toMatchObject({ order: null, isolating: false, live: false });
+    });
+    it('with a switch that did not break the current goes on with AC, and none of its steps is left out', () => {
+      const crew = running(true);
+      crew.step(UNIT, 'off-dc', 'STOP');
+      const stuck = crew.step(UNIT, 'off-dc', 'DC_OPEN_FIRST', { readings: { clampA: 14 } });
+      expect(note(crew, stuck)).toMatch(/^14 A still flows: leave every plug and DC switch shut/);
+      expect([look(crew).next(UNIT, 'off')?.state, look(crew).next(UNIT, 'off-dc')?.state]).toEqual([
+        'AC_OPEN',
+        'DC_OPEN_FIRST',
+      ]);
+      crew.step(UNIT, 'off', 'AC_OPEN');
+      expect(look(crew).next(UNIT, 'off')?.state).toBe('DC_OPEN');
+      crew.step(UNIT, 'off', 'DC_OPEN');
+      expect(look(crew).next(UNIT, 'off-dc')?.state).toBe('DC_OPEN_FIRST');
+      expect(note(crew, crew.step(UNIT, 'off-dc', 'SAFE'))).toMatch(/^SAFE is not the next step: DC_OPEN_FIRST is/);
+      for (const state of ['DISCHARGE', 'PROVE_DEAD', 'SAFE'] as const) crew.step(UNIT, 'off', state);
+      expect(run(crew)).toMatchObject({ isolating: false, live: false });
+    });
+    it('in the middle is no way to leave out that AC is open', () => {
+      const crew = running(true);
+      steps(crew, 'off-dc', 'DC_OPEN_FIRST');
+      expect(look(crew).next(UNIT, 'off')?.state).toBe('AC_OPEN');
+      expect(note(crew, crew.step(UNIT, 'off', 'DISCHARGE'))).toMatch(/^DISCHARGE is not the next step: AC_OPEN is/);
+    });
+    it('makes no proof stale when a sheet comes to allow it', () => {
+      const crew = running(null);
+      const later = [...releasesOf(crew), { letter: 'B', atMs: crew.nowMs, design: sheet(true) }];
+      const now = evidence({ releases: later, entries: crew.entries }, crew.nowMs + 60_000);
+      expect([now.closed('I-PERMIT', UNIT), now.closed('I-TORQ', UNIT)]).toEqual([true, true]);
+    });
   });
   it('can be begun again after it was done', () => {
     const crew = permitted();

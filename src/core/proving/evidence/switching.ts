@@ -7,7 +7,8 @@ import type { STEP } from '../kinds/step';
 import type { StepAbout } from '../order/stepReadings';
 import { leastWaitS, stepTroubles } from '../order/stepReadings';
 import { lineVoltages } from '../supplyShape';
-import { stepsOf } from '../tables/energiseOrders';
+import { lineOf } from '../../site/line';
+import { isOff, stepsOf } from '../tables/energiseOrders';
 import type { OrderName, StepState } from '../tables/energiseOrders';
 import type { Applied } from './applied';
 import { stopOrder, underWay } from './orders';
@@ -23,13 +24,28 @@ type Step = Entry & EntryOf<'step', ReturnType<(typeof STEP)['values']['parse']>
 /** Steps that switch nothing on. */
 const DARK: readonly StepState[] = ['LOCKED_OFF'];
 
-/** What is next in an order; undefined where it is over. */
-export const nextState = (run: Run, order: OrderName): StepState | undefined =>
-  stepsOf(order)[order === 'off' ? (run.isolating ? run.off.length : 0) : run.done.length]?.state;
+/** What is next in an order; undefined where it is over. Of a way of switching off: its first step that was not made, by it or by the other. */
+export function nextState(run: Run, order: OrderName): StepState | undefined {
+  if (!isOff(order)) return stepsOf(order)[run.done.length]?.state;
+  const made: readonly string[] = run.isolating ? run.off.map((s) => s.state) : [];
+  return stepsOf(order).find((s) => !made.includes(s.state))?.state;
+}
+
+/** Why DC cannot be opened first: the switch would break the full current. Null where the sheet lets it, or where it was done. */
+function dcStaysShut(app: Applied, unit: string, state: StepState): string | null {
+  if (state !== 'STOP' && state !== 'DC_OPEN_FIRST') return null;
+  const type = app.newest && lineOf(app.newest.design).unit(unit)?.type;
+  return type?.dcOpensFirst
+    ? null
+    : `the data sheet of ${type?.name ?? 'the unit'} does not say that its DC switches may be opened first: they would break the full current; open AC first`;
+}
 
 /** What stands in the way of the next step of an order, in words; empty where nothing does but its reading and its wait. */
 export function guardsLost(app: Applied, unit: string, order: OrderName, state: StepState): string[] {
-  if (order === 'off') return [];
+  if (isOff(order)) {
+    const shut = order === 'off-dc' ? dcStaysShut(app, unit, state) : null;
+    return shut === null ? [] : [shut];
+  }
   const run = app.moment.run(unit);
   const step = stepsOf(order).find((s) => s.state === state);
   const at = (gate: GateId): string[] =>
@@ -83,7 +99,7 @@ function stepTrouble(app: Applied, entry: Step): string | null {
   if (!about || !step) return 'Nothing is released to switch by.';
   const wait = leastWaitS(step, about);
   if (wait === null) return 'The grid code is not on the survey: its waiting time is unknown.';
-  const before = order === 'off' ? (run.isolating ? run.off.at(-1) : undefined) : run.done.at(-1);
+  const before = isOff(order) ? (run.isolating ? run.off.at(-1) : undefined) : run.done.at(-1);
   const late = waitTrouble(entry, wait, waitedS, before);
   if (late) return late;
   return stepTroubles(state, readings, about)[0] ?? null;
@@ -107,12 +123,12 @@ export function applyStep(app: Applied, entry: Step): void {
   if (trouble) {
     app.note(entry, trouble);
     // Whoever says that a switch was closed, allowed or not: it has to be taken as closed until it is proved open.
-    if (order !== 'off' && !DARK.includes(state) && !run.live) app.moment.putRun(unit, { live: true });
+    if (!isOff(order) && !DARK.includes(state) && !run.live) app.moment.putRun(unit, { live: true });
     return;
   }
   const [atMs, uncertainMs] = timeOf(entry);
   const done: StepDone = { state, id: entry.id, atMs, uncertainMs };
-  if (order === 'off') return switchOff(app, unit, run, done);
+  if (isOff(order)) return switchOff(app, unit, run, done);
   app.moment.putRun(unit, { order, done: [...run.done, done], live: run.live || !DARK.includes(state) });
   if (state === 'ON_GRID') app.read(entry, 'I-ONGRID', 'pass');
 }

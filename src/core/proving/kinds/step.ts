@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { enumOf, quantity } from '../../kernel/schema';
 import { kind } from '../kind';
-import { ORDERS, ORDER_NAMES } from '../tables/energiseOrders';
+import { ORDERS, ORDER_NAMES, isOff } from '../tables/energiseOrders';
 import type { StepState } from '../tables/energiseOrders';
 
 const STATES = [...new Set(ORDER_NAMES.flatMap((o) => ORDERS[o].map((s): StepState => s.state)))];
@@ -28,6 +28,6 @@ export const STEP = kind({
   judge: ({ values: v }) => ({ checks: [], says: v.state === 'ON_GRID' ? [{ gate: 'I-ONGRID', result: 'pass' }] : [] }),
   form: null,
   line: (v) =>
-    `${v.order === 'off' ? 'off' : `order ${v.order}`}: ${v.state.replaceAll('_', ' ').toLowerCase()}, ${v.seen}`,
+    `${isOff(v.order) ? 'off' : `order ${v.order}`}: ${v.state.replaceAll('_', ' ').toLowerCase()}, ${v.seen}`,
   printed: null,
 });

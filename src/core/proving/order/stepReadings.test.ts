@@ -154,7 +154,7 @@ describe('switching off', () => {
   it('leaves under 1 % of the rating, and no current that an arc could live on', () => {
     expect(troubles('STOP', 0.0099 * RATED_KW)).toEqual([]);
     expect(troubles('STOP', 0.01 * RATED_KW)[0]).toMatch(/is not under 1 % of/);
-    for (const state of ['AC_OPEN', 'DC_OPEN'] as const) {
+    for (const state of ['AC_OPEN', 'DC_OPEN', 'DC_OPEN_FIRST'] as const) {
       expect(troubles(state, 0.29)).toEqual([]);
       expect(troubles(state, 0.3)[0]).toMatch(/^0\.3 A still flows: leave every plug and DC switch shut/);
     }

@@ -60,6 +60,8 @@ export function stepFields(state: StepState, about: Pick<StepAbout, 'design' | '
       return [field('powerKw', 'AC power after the stop', 'kW')];
     case 'AC_OPEN':
       return [field('dcA', 'Largest DC current on any input', 'A')];
+    case 'DC_OPEN_FIRST':
+      return [field('clampA', 'Largest current by clamp after opening', 'A')];
     case 'DC_OPEN':
       return [field('clampA', 'Largest current by clamp before opening', 'A')];
     case 'PROVE_DEAD':
@@ -127,6 +129,7 @@ function troublesOf(state: StepState, at: (key: string) => number, about: StepAb
     case 'AC_OPEN':
       return gone(at('dcA'));
     case 'DC_OPEN':
+    case 'DC_OPEN_FIRST':
       return gone(at('clampA'));
     case 'PROVE_DEAD':
       return proveDead(at);

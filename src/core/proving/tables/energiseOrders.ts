@@ -17,6 +17,68 @@ export interface OrderStep {
   readonly onFailure: string;
 }
 
+/** Steps that both ways of switching off have in common. */
+const STOP = {
+    state: 'STOP',
+    actor: 'electrician',
+    guard: 'order known to all',
+    gates: [],
+    action: 'stop command',
+    expect: 'AC power below 1 % of rating',
+    minS: 0,
+    timeoutS: 60,
+    timeoutAdds: null,
+    onFailure: 'go on: the next step removes the load',
+  } as const satisfies OrderStep;
+const AC_OPEN = {
+    state: 'AC_OPEN',
+    actor: 'electrician',
+    guard: '',
+    gates: [],
+    action: 'open AC breaker, lock, tag',
+    expect: 'DC current falls to zero on every input',
+    minS: 5,
+    timeoutS: 60,
+    timeoutAdds: null,
+    onFailure: 'do not touch DC switches under doubt; step back, night rule',
+  } as const satisfies OrderStep;
+const DISCHARGE = {
+    state: 'DISCHARGE',
+    actor: 'unit',
+    guard: '',
+    gates: [],
+    action: 'wait: the longest time on any label, at least 300 s; 900 s where no label is legible',
+    expect: '',
+    minS: 300,
+    timeoutS: null,
+    timeoutAdds: null,
+    onFailure: '',
+  } as const satisfies OrderStep;
+const PROVE_DEAD = {
+    state: 'PROVE_DEAD',
+    actor: 'electrician',
+    guard: 'meter proved on a known source',
+    gates: [],
+    action: 'L-L, L-N, L-PE, DC+ DC-, each pole to PE, battery; prove the meter again',
+    expect: 'AC ≤ 25 V, DC ≤ 60 V, each reading written down',
+    minS: 0,
+    timeoutS: null,
+    timeoutAdds: null,
+    onFailure: 'not dead: close up, find the second source',
+  } as const satisfies OrderStep;
+const SAFE = {
+    state: 'SAFE',
+    actor: 'electrician',
+    guard: 'six or more dead readings and both meter proofs recorded',
+    gates: [],
+    action: 'hands may go in',
+    expect: 'strings and the AC line side stay live',
+    minS: 0,
+    timeoutS: null,
+    timeoutAdds: null,
+    onFailure: '',
+  } as const satisfies OrderStep;
+
 /** Orders of switching on, and off, on a site without a battery. Common practice; the unit's data sheet outranks them. */
 export const ORDERS = {
   '1': [
@@ -326,30 +388,8 @@ export const ORDERS = {
     },
   ],
   off: [
-    {
-      state: 'STOP',
-      actor: 'electrician',
-      guard: 'order known to all',
-      gates: [],
-      action: 'stop command',
-      expect: 'AC power below 1 % of rating',
-      minS: 0,
-      timeoutS: 60,
-      timeoutAdds: null,
-      onFailure: 'go on: the next step removes the load',
-    },
-    {
-      state: 'AC_OPEN',
-      actor: 'electrician',
-      guard: '',
-      gates: [],
-      action: 'open AC breaker, lock, tag',
-      expect: 'DC current falls to zero on every input',
-      minS: 5,
-      timeoutS: 60,
-      timeoutAdds: null,
-      onFailure: 'do not touch DC switches under doubt; step back, night rule',
-    },
+    STOP,
+    AC_OPEN,
     {
       state: 'DC_OPEN',
       actor: 'electrician',
@@ -362,54 +402,53 @@ export const ORDERS = {
       timeoutAdds: null,
       onFailure: 'night rule',
     },
+    DISCHARGE,
+    PROVE_DEAD,
+    SAFE,
+  ],
+  // The other school: the switch breaks the full current, so that the sheet of the unit has to allow it.
+  'off-dc': [
+    STOP,
     {
-      state: 'DISCHARGE',
-      actor: 'unit',
-      guard: '',
-      gates: [],
-      action: 'wait: the longest time on any label, at least 300 s; 900 s where no label is legible',
-      expect: '',
-      minS: 300,
-      timeoutS: null,
-      timeoutAdds: null,
-      onFailure: '',
-    },
-    {
-      state: 'PROVE_DEAD',
+      state: 'DC_OPEN_FIRST',
       actor: 'electrician',
-      guard: 'meter proved on a known source',
+      guard: 'the data sheet lets the DC switches break the full current',
       gates: [],
-      action: 'L-L, L-N, L-PE, DC+ DC-, each pole to PE, battery; prove the meter again',
-      expect: 'AC ≤ 25 V, DC ≤ 60 V, each reading written down',
+      action: 'open DC switches one at a time, lock, tag',
+      expect: 'clamp below 0.3 A on every string afterwards',
       minS: 0,
-      timeoutS: null,
+      timeoutS: 60,
       timeoutAdds: null,
-      onFailure: 'not dead: close up, find the second source',
+      onFailure: 'a switch is stuck: leave every plug shut, keep clear, open AC, come back in the dark (under 20 W/m²)',
     },
-    {
-      state: 'SAFE',
-      actor: 'electrician',
-      guard: 'six or more dead readings and both meter proofs recorded',
-      gates: [],
-      action: 'hands may go in',
-      expect: 'strings and the AC line side stay live',
-      minS: 0,
-      timeoutS: null,
-      timeoutAdds: null,
-      onFailure: '',
-    },
+    AC_OPEN,
+    DISCHARGE,
+    PROVE_DEAD,
+    SAFE,
   ],
 } as const satisfies Readonly<Record<string, readonly OrderStep[]>>;
 
 export type OrderName = keyof typeof ORDERS;
-export const ORDER_NAMES = ['1', '2', '3', 'off'] as const satisfies readonly OrderName[];
+export const ORDER_NAMES = ['1', '2', '3', 'off', 'off-dc'] as const satisfies readonly OrderName[];
 /** What each order is called where somebody chooses one. */
 export const ORDER_TITLES: Readonly<Record<OrderName, string>> = {
   '1': 'AC breaker, then DC switches',
   '2': 'DC switches, then AC breaker',
   '3': 'AC breaker, auxiliary DC switch, then the others',
   off: 'Switch off, isolate, prove dead',
+  'off-dc': 'Switch off with DC first, isolate, prove dead',
 };
+/** What each is called on its button, and where a step is written down. */
+export const ORDER_SHORT: Readonly<Record<OrderName, string>> = {
+  '1': 'Order 1',
+  '2': 'Order 2',
+  '3': 'Order 3',
+  off: 'Switch off',
+  'off-dc': 'Switch off, DC first',
+};
+
+/** Ways of switching off: no gate stands in their way, and from one the other is taken up at any step. */
+export const isOff = (order: OrderName): boolean => order === 'off' || order === 'off-dc';
 
 export type StepState = (typeof ORDERS)[OrderName][number]['state'];
 export const stepsOf = (order: OrderName): readonly (OrderStep & { readonly state: StepState })[] => ORDERS[order];

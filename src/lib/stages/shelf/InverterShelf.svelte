@@ -70,7 +70,7 @@
       paths: paths.map((f) => `body.${f}`),
     })),
     { title: 'Bus', paths: ['busUnitLoads', 'busD1', 'busD0'] },
-    { title: 'Other', paths: ['massKg', 'residualTypeA', 'altitudeMaxM', 'dischargeWaitS'] },
+    { title: 'Other', paths: ['massKg', 'residualTypeA', 'altitudeMaxM', 'dischargeWaitS', 'dcOpensFirst'] },
   ];
   // The form takes the fields one by one; rules over several of them are judged by the whole schema on saving.
   const inverterForm = inverterSheetSchema.omit({ id: true });

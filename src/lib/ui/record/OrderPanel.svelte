@@ -6,7 +6,7 @@
   import { STEP } from '$core/proving/kinds/step';
   import { dischargeWaitS, leastWaitS, stepFields } from '$core/proving/order/stepReadings';
   import type { OrderName } from '$core/proving/tables/energiseOrders';
-  import { ORDER_NAMES, ORDER_TITLES, stepsOf } from '$core/proving/tables/energiseOrders';
+  import { ORDER_NAMES, ORDER_SHORT, ORDER_TITLES, isOff, stepsOf } from '$core/proving/tables/energiseOrders';
   import { notNow } from '$core/proving/zones';
   import { useLog } from '$lib/client/useLog.svelte';
   import { OrderClock } from '$lib/client/orderClock.svelte';
@@ -27,16 +27,28 @@
     void unitId;
     untrack(() => (picked = null));
   });
+  /** The way in which it is being switched off; AC first while that is open. */
+  const begun = $derived(run.isolating && run.off.some((s) => s.state === 'DC_OPEN_FIRST') ? 'off-dc' : 'off');
   /** A unit that has to be switched off opens on that. */
   const order = $derived<OrderName>(
-    run.isolating || picked === 'off' || (picked === null && proof.switchOff) ? 'off' : (run.order ?? picked ?? '1'),
+    picked !== null && isOff(picked)
+      ? picked
+      : run.isolating || (picked === null && proof.switchOff)
+        ? begun
+        : (run.order ?? picked ?? '1'),
+  );
+  /** DC first stands among the ways off where the sheet of the unit allows it, or where it was begun. */
+  const orders = $derived(
+    ORDER_NAMES.filter(
+      (name) => name !== 'off-dc' || begun === 'off-dc' || lineOf(design).unit(unitId)?.type.dcOpensFirst === true,
+    ),
   );
   const next = $derived(log.evidence.next(unitId, order));
-  const held = $derived(order === 'off' || !next ? null : notNow(unitId, next.state, log.evidence));
+  const held = $derived(isOff(order) || !next ? null : notNow(unitId, next.state, log.evidence));
   const lost = $derived([...(next?.lost ?? []), ...(held === null ? [] : [held])]);
   const steps = $derived(stepsOf(order));
   const step = $derived(steps.find((s) => s.state === next?.state));
-  const made = $derived(order === 'off' ? (run.isolating ? run.off : []) : run.done);
+  const made = $derived(isOff(order) ? (run.isolating ? run.off : []) : run.done);
   const byState = $derived(
     new Map(
       log.entries
@@ -89,13 +101,13 @@
     </p>
   {/if}
   <div class="my-1 flex flex-wrap gap-1" role="group" aria-label="Order of switching">
-    {#each ORDER_NAMES as name (name)}
+    {#each orders as name (name)}
       <button
         type="button"
         class="border px-2 py-1 text-sm {order === name ? 'border-ink bg-ink text-paper' : 'border-rule'}"
         aria-pressed={order === name}
-        disabled={run.isolating ? name !== 'off' : run.order !== null && name !== 'off' && name !== run.order}
-        onclick={() => (picked = name)}>{name === 'off' ? 'Switch off' : `Order ${name}`}</button
+        disabled={!isOff(name) && (run.isolating || (run.order !== null && name !== run.order))}
+        onclick={() => (picked = name)}>{ORDER_SHORT[name]}</button
       >
     {/each}
   </div>
