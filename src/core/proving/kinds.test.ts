@@ -144,6 +144,42 @@ describe('a form', () => {
       witnessMarks: true,
     });
   });
+  it('of the joints notes when each was typed, and says nothing of when where one was not', () => {
+    const form = kindNamed('torque').form?.(twoUnits, unit);
+    const { joints } = healthy('torque', twoUnits, unit) as { joints: readonly { readonly at: string }[] };
+    const typed = Object.fromEntries(joints.map((_, i) => [`joint${i}`, 20]));
+    const at = (path: string) => (path === 'joint0' ? null : 1000 - 10.04 * Number(path.slice(5)));
+    const made = form?.toValues?.(typed, at) as { joints: { afterS?: number }[] };
+    expect(made.joints.map((j) => j.afterS)).toEqual(
+      joints.map((_, i) => (i === 0 ? undefined : Math.round(100.4 * (joints.length - 1 - i)) / 10)),
+    );
+  });
+  it('of joints tried again has a field for every one, and says nothing of those that nobody tried', () => {
+    const { joints } = healthy('torque', twoUnits, unit) as { joints: readonly { readonly at: string }[] };
+    const form = kindNamed('retorque').form?.(twoUnits, unit);
+    expect(form?.groups[0]?.paths).toHaveLength(joints.length);
+    const rest = { boardTargetNm: 31, why: 'a mark moved' };
+    const turned = 'turned before its target';
+    const made = form?.toValues?.({ ...form.blank, joint1: 'held', joint3: turned, ...rest }) as Record<
+      string,
+      unknown
+    >;
+    expect(made).toEqual({
+      joints: [
+        { at: joints[1]?.at, how: 'held' },
+        { at: joints[3]?.at, how: turned },
+      ],
+      ...rest,
+    });
+    const { line, printed } = kindNamed('retorque');
+    expect(line(made as never)).toBe(`2 joints, found loose: ${joints[3]?.at}; a mark moved`);
+    expect(printed?.row(made as never)).toEqual(['2', joints[3]?.at, 'a mark moved']);
+    const held = { ...made, joints: [{ at: 'unit PE', how: 'held' }] };
+    expect([line(held as never), printed?.row(held as never)]).toEqual([
+      '1 joints, all held; a mark moved',
+      ['1', 'none', 'a mark moved'],
+    ]);
+  });
   it('of micro-ohms has a field for every line and neutral, and says nothing of those that nobody read', () => {
     const form = kindNamed('joint-ohms').form?.(twoUnits, unit);
     const alike = healthy('joint-ohms', twoUnits, unit)['joints'] as readonly { readonly at: string }[];

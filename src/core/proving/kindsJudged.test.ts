@@ -386,6 +386,24 @@ describe('torque', () => {
       new Set(['proving.torque-tool unknown']),
     );
   });
+  it('looks at the order in which the joints were tightened, where somebody stood there', () => {
+    const { joints } = healthy('torque', twoUnits, UNIT) as { joints: { at: string; appliedNm: number }[] };
+    const apart = (s: number, order = joints) => ({ joints: order.map((j, i) => ({ ...j, afterS: s * i })) });
+    expect(odd(judged('torque', UNIT, apart(30)))).toEqual([]);
+    const back = judged('torque', UNIT, apart(30, [...joints].reverse()));
+    expect(odd(back)).toEqual(['proving.tightening-order tight']);
+    expect(told(back, 'tightening-order')).toContain('unit PE after the lines: the earth comes first');
+    const asked = (values: object) =>
+      kindNamed('torque').question?.(
+        { ...healthy('torque', twoUnits, UNIT), ...values } as never,
+        { design: twoUnits, subject: UNIT, instrument: null } as never,
+      );
+    expect([asked(apart(30)), asked({})]).toEqual([null, null]);
+    expect(asked(apart(2))).toBe(
+      `${joints.length - 1} of ${joints.length} joints were typed sooner than anybody tightens the next. Entered later from paper? Keep a photo of it.`,
+    );
+    expect(odd(judged('torque', UNIT, apart(2, [...joints].reverse())))).toEqual([]);
+  });
   it('asks about equal figures of a tool that is read off, at each end by its own target', () => {
     const own = healthy('torque', twoUnits, UNIT);
     const asked = (over: object, instrument: Instrument | null = INSTRUMENTS['torque tool']) =>

@@ -27,6 +27,13 @@ const CASES = [
     bad: { joints: joints.map((j, i) => (i === 1 ? { ...j, microOhm: 60 } : j)) },
     silent: { testA: 1 },
   },
+  {
+    kind: 'retorque',
+    gate: 'I-TORQ',
+    object: UNIT,
+    bad: { joints: [{ at: 'unit L2', how: 'turned before its target' }] },
+    silent: { joints: [{ at: 'unit L2', how: 'held' }], boardTargetNm: 400 },
+  },
   { kind: 'earth-fault', gate: 'D-IR', object: STRING, bad: { plusV: 600, minusV: 200 }, silent: { plusV: 1400 } },
 ] as const;
 
@@ -53,7 +60,7 @@ describe.each(CASES)('$kind', ({ kind, gate, object, bad, silent }) => {
     expect(state(crew, gate, object)).toBe('stale');
     crew.prove(gate, object);
     expect(state(crew, gate, object)).toBe('passed');
-    expect(opening(gate).map((k) => k.kind)).toEqual([kind]);
+    expect(opening(gate).map((k) => k.kind)).toContain(kind);
   });
   it('closes nothing where it is good, and takes nothing where it says nothing', () => {
     const crew = proved();

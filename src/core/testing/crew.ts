@@ -232,6 +232,12 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
         witnessMarks: true,
       };
     }
+    case 'retorque':
+      return {
+        joints: on ? jointsOf(on.type.wiring, undefined).map(({ at }) => ({ at, how: 'held' })) : [],
+        boardTargetNm: 25,
+        why: 'yearly',
+      };
     case 'joint-ohms': {
       const joints = on ? joinedAlike(jointsOf(on.type.wiring, undefined)) : [];
       return { joints: joints.map(({ at }, i) => ({ at, microOhm: 18 + (i % 3) })), testA: 100 };

@@ -88,17 +88,17 @@ describe('equal torques', () => {
 describe('joints of a run', () => {
   it('are those of both ends, and of the external earth where one is drawn', () => {
     expect(jointsOf('5-wire', { externalEarthMm2: 16 }).map((j) => j.at)).toEqual([
+      'unit chassis earth',
+      'unit PE',
       'unit L1',
       'unit L2',
       'unit L3',
       'unit N',
-      'unit PE',
-      'unit chassis earth',
+      'board PE',
       'board L1',
       'board L2',
       'board L3',
       'board N',
-      'board PE',
     ]);
     expect(jointsOf('3-wire plus PE', undefined).length).toBe(8);
   });

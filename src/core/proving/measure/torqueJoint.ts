@@ -10,11 +10,12 @@ export interface TorqueJoint {
   /** At the unit's own studs, or at the other end of the run. */
   readonly end: 'unit' | 'board';
 }
-const LINES = ['L1', 'L2', 'L3'] as const;
+/** The earth before the others, then from one side to the other: in this order they stand on the form. */
+const LINES = ['PE', 'L1', 'L2', 'L3'] as const;
 const ENDING: Readonly<Record<InverterType['wiring'], readonly string[]>> = {
-  '5-wire': [...LINES, 'N', 'PE'],
-  '4-wire with neutral jumper': [...LINES, 'PE'],
-  '3-wire plus PE': [...LINES, 'PE'],
+  '5-wire': [...LINES, 'N'],
+  '4-wire with neutral jumper': LINES,
+  '3-wire plus PE': LINES,
 };
 
 /** Every power joint of a run: the conductors at the unit and at the board, and the external earth where one is drawn. */
@@ -24,7 +25,7 @@ export function jointsOf(
 ): TorqueJoint[] {
   const at = (end: TorqueJoint['end']) => ENDING[wiring].map((name): TorqueJoint => ({ at: `${end} ${name}`, end }));
   const chassis: TorqueJoint[] = run?.externalEarthMm2 ? [{ at: 'unit chassis earth', end: 'unit' }] : [];
-  return [...at('unit'), ...chassis, ...at('board')];
+  return [...chassis, ...at('unit'), ...at('board')];
 }
 
 /** A target as the print beside a terminal gives it, N·m: ±10 % (common practice). */

@@ -24,6 +24,8 @@ import type { LightReading } from './light/inTime';
 import type { MeterReading } from '../readings/meterReading';
 import type { ResidualReading } from '../readings/residualReading';
 import type { ShutDown } from '../readings/shutDown';
+import type { TriedAgain } from './retorque/held';
+import type { Tightening } from './tightening/order';
 import type { StopReading } from './stop/stop';
 import type { ThermalReading } from './thermal/scan';
 import type { AcAtUnit } from './unit/window';
@@ -37,6 +39,8 @@ export const PROVING_RULES = {
   insulation: rulesIn<InsulationReading>(import.meta.glob(['./insulation/*.ts', '!**/*.test.ts'], { eager: true })),
   ac: rulesIn<AcReading>(import.meta.glob(['./ac/*.ts', '!**/*.test.ts'], { eager: true })),
   torque: rulesIn<JointReading>(import.meta.glob(['./torque/*.ts', '!**/*.test.ts'], { eager: true })),
+  tightening: rulesIn<Tightening>(import.meta.glob(['./tightening/*.ts', '!**/*.test.ts'], { eager: true })),
+  retorque: rulesIn<TriedAgain>(import.meta.glob(['./retorque/*.ts', '!**/*.test.ts'], { eager: true })),
   joint: rulesIn<JointRead>(import.meta.glob(['./joint/*.ts', '!**/*.test.ts'], { eager: true })),
   earthFault: rulesIn<PolesToEarth>(import.meta.glob(['./earthFault/*.ts', '!**/*.test.ts'], { eager: true })),
   instrument: rulesIn<InstrumentInUse>(import.meta.glob(['./instrument/*.ts', '!**/*.test.ts'], { eager: true })),

@@ -37,20 +37,32 @@
   const form = $derived(log.current && kind.form?.(log.current.design, subject));
   const begun = $derived(`${kind.kind}-${subject.id}-${log.madeHere(kind.kind, subject)}`);
 
+  /** When each field was typed last, by the monotonic clock of this device, s. */
+  let typedAtS = new Map<string, number>();
+  function noted(event: Event) {
+    const { id } = event.target as HTMLElement;
+    if (id.startsWith(`${begun}-`)) typedAtS.set(id.slice(begun.length + 1), performance.now() / 1000);
+  }
+  $effect(() => {
+    void begun;
+    typedAtS = new Map();
+  });
+  const valuesOf = (typed: Record<string, unknown>) =>
+    form?.toValues ? form.toValues(typed, (path) => typedAtS.get(path) ?? null) : typed;
+
   /** What the figures as typed make one ask: beside the form, before anybody signs. */
   function questionOf(typed: Record<string, unknown>): string | null {
     if (!kind.question || !log.current) return null;
-    const values = kind.values.safeParse(form?.toValues ? form.toValues(typed) : typed);
+    const values = kind.values.safeParse(valuesOf(typed));
     const asked = { design: log.current.design, subject, instrument: instrumentFor(kind.instrument) };
     return values.success ? kind.question(values.data, asked) : null;
   }
 
   async function save(typed: Record<string, unknown>) {
-    const values = form?.toValues ? form.toValues(typed) : typed;
     const made = await log.add({
       kind: kind.kind,
       subject,
-      values: merge(values as Record<string, unknown>),
+      values: merge(valuesOf(typed) as Record<string, unknown>),
       corrects,
       reason,
     });
@@ -68,17 +80,19 @@
 {#if form}
   {#if form.caution}<Caution>{form.caution}</Caution>{/if}
   {#key begun}
-    <EditForm
-      drafts={false}
-      schema={form.schema}
-      prefix={begun}
-      value={form.blank}
-      taken={prefill}
-      groups={form.groups}
-      {label}
-      {save}
-      extra={below}
-      bind:unsaved
-    />
+    <div oninput={noted}>
+      <EditForm
+        drafts={false}
+        schema={form.schema}
+        prefix={begun}
+        value={form.blank}
+        taken={prefill}
+        groups={form.groups}
+        {label}
+        {save}
+        extra={below}
+        bind:unsaved
+      />
+    </div>
   {/key}
 {/if}
