@@ -331,7 +331,8 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
         remoteOwner: 'the customer',
       };
     }
-    case 'contacts':
+    case 'contacts': {
+      const rippleKw = (share: number) => (share * (on?.type.ratedW ?? 1e5)) / 1000;
       return {
         contacts: [
           { contact: 'stop', logic: 'normally closed', supervised: false, acted: true, seconds: 1.2, mostS: 5 },
@@ -345,7 +346,13 @@ export function healthy(kind: string, design: SiteDesign, subject: EntrySubject)
           },
         ],
         notWired: ['generator start', 'demand mode'],
+        ripple: [
+          { percent: 60, beforeKw: rippleKw(0.9), powerKw: rippleKw(0.6), seconds: 12 },
+          { percent: 0, beforeKw: rippleKw(0.6), powerKw: 0, seconds: 15 },
+        ],
+        rippleNotWired: [100, 30],
       };
+    }
     case 'permission':
       return { reference: 'operator letter 26-0418', validUntil: '2026-12-31', limitKw: null };
     default:

@@ -32,7 +32,7 @@ export function stopRows(contact: 'NC' | 'NO'): StopRow[] {
 }
 
 /** Steps of a ripple control by four relays, % of the rating. */
-const RIPPLE_PERCENT = [100, 60, 30, 0] as const;
+export const RIPPLE_PERCENT = [100, 60, 30, 0] as const;
 
 export interface RippleRow {
   /** Relays K1 to K4 as they stand: 1 closed. */

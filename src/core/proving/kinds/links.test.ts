@@ -10,6 +10,7 @@ import { KINDS, kindNamed } from '../kinds';
 import { withChainNumbered, withDevices } from '../../links/edits';
 import { newDevice } from '../../links/part';
 import { busReadingOf } from '../links/scan';
+import { lineOf } from '../../site/line';
 import { inputsOf } from '../evidence/siteModel';
 import { isClosed } from '../gates/machine';
 import type { GateId } from '../gates/machine';
@@ -516,14 +517,65 @@ describe('contacts that were worked', () => {
       'proving.every-contact unknown',
     ]);
     const fitted = { ...twoUnits, survey: { ...twoUnits.survey, stopFitted: true } };
-    const rippleOnly = { contacts: [{ ...one, contact: 'ripple control' }], notWired: ['stop', ...notWired.slice(1)] };
+    const rippleOnly = {
+      contacts: [{ ...one, contact: 'ripple control' }],
+      notWired: ['stop', ...notWired.slice(1)],
+      ripple: [{ percent: 0, beforeKw: 40, powerKw: 0, seconds: 12 }],
+      rippleNotWired: [100, 60, 30],
+    };
     expect(said('contacts', UNIT, rippleOnly, fitted)).toEqual(['caution', 'proving.every-contact tight']);
+  });
+  it('of a ripple control are its steps, each with the power that it leaves', () => {
+    const ratedKw = (lineOf(twoUnits).unit('inv-1')?.type.ratedW ?? 0) / 1000;
+    const step = (percent: number, share: number, over: object = {}) => ({
+      percent,
+      beforeKw: 0.9 * ratedKw,
+      powerKw: share * ratedKw,
+      seconds: 12,
+      ...over,
+    });
+    const worked = (ripple: readonly object[], rippleNotWired: readonly number[] = []) =>
+      said('contacts', UNIT, {
+        contacts: [one, { ...one, contact: 'ripple control' }],
+        notWired: notWired.slice(1),
+        ripple,
+        rippleNotWired,
+      });
+    const all = [step(100, 0.9), step(60, 0.6), step(30, 0.3), step(0, 0)];
+    expect(worked(all)).toEqual(['pass']);
+    expect(worked(all.slice(1))).toEqual([null, 'proving.every-ripple-step unknown']);
+    expect(worked(all.slice(1), [100])).toEqual(['pass']);
+    expect(worked([], [100, 60, 30, 0])).toEqual(['fail', 'proving.every-ripple-step stop']);
+    expect(worked([step(100, 0.9), step(60, 0.3), ...all.slice(2)])).toEqual(['fail', 'proving.ripple-step stop']);
+    const dim = step(60, 0.5, { beforeKw: 0.5 * ratedKw });
+    expect(worked([step(100, 0.9), dim, ...all.slice(2)])).toEqual([null, 'proving.ripple-step unknown']);
+    const { values } = kindNamed('contacts');
+    const wrong = (over: object) => values.safeParse({ contacts: [one], ...over }).error?.issues[0]?.message;
+    expect(wrong({ ripple: [step(60, 0.6), step(60, 0.6)] })).toBe('Every step stands once.');
+    expect(wrong({ ripple: [step(60, 0.6)], rippleNotWired: [60] })).toBe('A step that was worked is wired.');
+    const typed = kindNamed('contacts').form?.(twoUnits, UNIT)?.toValues?.({
+      step60: true,
+      beforeKw60: 90,
+      powerKw60: 60,
+      stepS60: 9,
+      step30: false,
+      step0: null,
+    });
+    expect(typed).toMatchObject({
+      ripple: [{ percent: 60, beforeKw: 90, powerKw: 60, seconds: 9 }],
+      rippleNotWired: [30],
+    });
   });
   it('are those that are wired, each once', () => {
     const form = kindNamed('contacts').form?.(twoUnits, UNIT);
     const typed = { ...form?.blank, fitted0: true, acted0: true, seconds0: 1, mostS0: 5 };
-    expect(form?.toValues?.(typed)).toEqual({ contacts: [one], notWired: [] });
-    expect(form?.toValues?.({ ...typed, fitted1: false })).toEqual({ contacts: [one], notWired: ['ripple control'] });
+    const nothing = { ripple: [], rippleNotWired: [] };
+    expect(form?.toValues?.(typed)).toEqual({ contacts: [one], notWired: [], ...nothing });
+    expect(form?.toValues?.({ ...typed, fitted1: false })).toEqual({
+      contacts: [one],
+      notWired: ['ripple control'],
+      ...nothing,
+    });
     // Whether one is wired is nobody's default.
     expect(form?.schema.safeParse(typed).error?.issues.map((i) => i.path[0])).toEqual([
       'fitted1',

@@ -4,6 +4,7 @@ import type { AcReading } from '../readings/acReading';
 import type { AddressReading } from '../readings/addressReading';
 import type { AskedUnits, BusReading, PairReading } from '../readings/busReading';
 import type { ContactReading, ContactsTold } from '../readings/contactReading';
+import type { RippleReading, RippleTold } from '../readings/rippleReading';
 import type { SetUpReading } from '../readings/setUpReading';
 import type { WayReading } from '../readings/wayReading';
 import type { SaidBy } from '../saidBy';
@@ -71,5 +72,7 @@ export const PROVING_RULES = {
   setUpRapid: rulesIn<SetUpReading>(import.meta.glob(['./setUpRapid/*.ts', '!**/*.test.ts'], { eager: true })),
   contacts: rulesIn<ContactReading>(import.meta.glob(['./contacts/*.ts', '!**/*.test.ts'], { eager: true })),
   contactsTold: rulesIn<ContactsTold>(import.meta.glob(['./contactsTold/*.ts', '!**/*.test.ts'], { eager: true })),
+  ripple: rulesIn<RippleReading>(import.meta.glob(['./ripple/*.ts', '!**/*.test.ts'], { eager: true })),
+  rippleTold: rulesIn<RippleTold>(import.meta.glob(['./rippleTold/*.ts', '!**/*.test.ts'], { eager: true })),
   real: rulesIn<{ readonly from: SaidBy }>(import.meta.glob(['./real/*.ts', '!**/*.test.ts'], { eager: true })),
 };
