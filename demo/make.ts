@@ -49,6 +49,8 @@ const module = (id: string, name: string, over: Partial<ModuleType>): ModuleType
   fuseMaxA: 25,
   bifaciality: 0.8,
   uocTolerancePercent: 3,
+  lengthMm: 2278,
+  widthMm: 1134,
   ...over,
 });
 

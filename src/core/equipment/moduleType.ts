@@ -24,6 +24,8 @@ export const moduleTypeSchema = z
     fuseMaxA: quantity(5, 60, 'A', 'Maximum series fuse'),
     bifaciality: quantity(0, 0.95, '', 'Rear side to front side, 0 for single-sided'),
     uocTolerancePercent: quantity(0, 10, '%', 'Tolerance of the open-circuit voltage').nullable().default(null),
+    lengthMm: quantity(200, 3500, 'mm', 'Length').nullable().default(null),
+    widthMm: quantity(200, 2500, 'mm', 'Width').nullable().default(null),
   })
   .meta({ id: 'ModuleType' });
 

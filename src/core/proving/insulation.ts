@@ -117,6 +117,13 @@ const LEAST_SECONDS = 60;
 /** Residual current from which a unit does not start, A (IEC 62109-2, 4.8.2; recalled). */
 const UNIT_LEAKAGE_A = 0.03;
 
+/** Insulation that a module has to have, times its area, MΩ·m² (IEC 61215-2, MQT 03; recalled). */
+const MODULE_MOHM_M2 = 40;
+
+/** What so many healthy modules may leak to together, MΩ: 40 MΩ·m² over their area. Empty while the sheet gives no size. */
+const healthyMohm = ({ lengthMm, widthMm }: ModuleType, modules: number): number[] =>
+  lengthMm === null || widthMm === null ? [] : [MODULE_MOHM_M2 / ((modules * lengthMm * widthMm) / 1e6)];
+
 /** A proof that was held long enough; a fail needs no full minute. */
 const proved = (proof: Answer<InsulationVerdict>, { seconds }: Tested): Answer<InsulationVerdict> =>
   proof.value?.verdict === 'stop' || seconds >= LEAST_SECONDS
@@ -135,9 +142,14 @@ export function dcInsulationReading(
   const kw = (modules * module.pmaxW) / 1000 / ofParts;
   const proof = proved(judgeDcInsulation(test, testV, megohm, kw, module.systemMaxV), tested);
   const { value } = proof;
-  const starts = () =>
-    unitMaxV === null ? '' : ` The unit starts above ${(unitMaxV / UNIT_LEAKAGE_A / 1e6).toFixed(3)} MΩ.`;
-  const said = value ? known({ verdict: value.verdict, text: () => value.text() + starts() }) : proof;
+  const beside = () =>
+    [
+      ...(unitMaxV === null ? [] : [` The unit starts above ${(unitMaxV / UNIT_LEAKAGE_A / 1e6).toFixed(3)} MΩ.`]),
+      ...healthyMohm(module, modules / ofParts).map(
+        (mohm) => ` Healthy modules of this size may leak down to ${mohm.toFixed(3)} MΩ together.`,
+      ),
+    ].join('');
+  const said = value ? known({ verdict: value.verdict, text: () => value.text() + beside() }) : proof;
   return { megohm, minimumMohm: test.minimumMohm, proof: said, basis: DC_BASIS };
 }
 

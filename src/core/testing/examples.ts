@@ -36,6 +36,8 @@ export const M575: ModuleType = {
   fuseMaxA: 25,
   bifaciality: 0.8,
   uocTolerancePercent: null,
+  lengthMm: null,
+  widthMm: null,
 };
 
 /** 100 kW class: 1100 V, tracking 200 to 1000 V, full power 540 to 850 V, start 250 V, trackers 32/44 A, connectors 30 A. */

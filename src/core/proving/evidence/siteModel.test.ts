@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { twoUnits } from '../../testing/handedOver';
 import { gateRow } from '../gates/machine';
-import { netOf } from './siteModel';
+import { inputsOf, netOf } from './siteModel';
 
 const net = (over: object) => netOf({ ...twoUnits, ...over });
 const survey = (over: object) => net({ survey: { ...twoUnits.survey, ...over } });
@@ -33,11 +33,30 @@ describe('the gates of a released design', () => {
       true,
     ]);
   });
+  it('ask for rapid shutdown by the school of the site and where it stands', () => {
+    const asked = (over: object) => survey(over).applies(gateRow('I-RAPID'), 'inv-1');
+    expect([asked({}), asked({ school: 'NEC', building: null })]).toEqual([false, true]);
+    expect(asked({ school: 'NEC', building: 'not on a building' })).toBe(false);
+  });
   it('know the strings that hang at a unit, and none that hang nowhere', () => {
     const [first, ...others] = twoUnits.strings;
     const loose = net({ strings: [{ ...first, place: null }, ...others] });
     expect(netOf(twoUnits).unitsOf(first?.id ?? '')).toEqual([first?.place?.inverterId]);
     expect(loose.unitsOf(first?.id ?? '')).toEqual([]);
     expect(loose.stringsOf('inv-1')).toEqual(others.filter((s) => s.place?.inverterId === 'inv-1').map((s) => s.id));
+  });
+});
+
+describe('what proofs rest on', () => {
+  const { modules } = twoUnits.equipment;
+  const sheet = (over: object) => ({
+    ...twoUnits,
+    equipment: { ...twoUnits.equipment, modules: modules.map((m) => ({ ...m, ...over })) },
+  });
+  const string = twoUnits.strings[0]?.id ?? '';
+  it('is a module by what is measured on it, and not its size', () => {
+    const own = inputsOf(twoUnits, 'D-IR', string);
+    expect(inputsOf(sheet({ lengthMm: 2278, widthMm: 1134 }), 'D-IR', string)).toBe(own);
+    expect(inputsOf(sheet({ uocV: 51 }), 'D-IR', string)).not.toBe(own);
   });
 });

@@ -1,5 +1,6 @@
 import type { SiteDesign } from '../../design';
 import type { InverterType } from '../../equipment/inverterType';
+import type { ModuleType } from '../../equipment/moduleType';
 import { canonical } from '../../kernel/canonical';
 import { lineOf } from '../../site/line';
 import { dcLimitOn } from '../../strings/dcLimit';
@@ -61,6 +62,13 @@ function electrical(type: InverterType | undefined): Omit<InverterType, 'body' |
   return sheet;
 }
 
+/** A module without its size: nothing that was measured on it rests on how long it is. */
+function unsized(module: ModuleType | undefined): Omit<ModuleType, 'lengthMm' | 'widthMm'> | null {
+  if (!module) return null;
+  const { lengthMm: _length, widthMm: _width, ...sheet } = module;
+  return sheet;
+}
+
 /** Each input as the facts it stands for; `object` is an inverter, a string, or the whole site. */
 const FACTS: Readonly<Record<Input, (design: SiteDesign, object: string) => unknown>> = {
   supply: ({ survey: s }) => [s.lineV, s.frequencyHz, s.service, s.gridCode],
@@ -86,7 +94,7 @@ const FACTS: Readonly<Record<Input, (design: SiteDesign, object: string) => unkn
     const line = lineOf(design);
     const own = line.string(object);
     const strings = own ? [own.string] : units(design, object).flatMap((id) => line.unit(id)?.strings ?? []);
-    return strings.map((s) => [s.id, s.modules, line.plane(s.planeId)?.module ?? null]);
+    return strings.map((s) => [s.id, s.modules, unsized(line.plane(s.planeId)?.module)]);
   },
   dcLimitV: (design, object) => {
     const line = lineOf(design);

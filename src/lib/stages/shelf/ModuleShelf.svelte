@@ -21,7 +21,16 @@
     { title: 'Temperature', paths: ['coefficientUnit', 'alpha', 'beta', 'gamma', 'nmotC'] },
     {
       title: 'Build and limits',
-      paths: ['cellsInSeries', 'bypassDiodes', 'systemMaxV', 'fuseMaxA', 'bifaciality', 'uocTolerancePercent'],
+      paths: [
+        'cellsInSeries',
+        'bypassDiodes',
+        'systemMaxV',
+        'fuseMaxA',
+        'bifaciality',
+        'uocTolerancePercent',
+        'lengthMm',
+        'widthMm',
+      ],
     },
   ];
   const blankModule = {
@@ -42,6 +51,8 @@
     fuseMaxA: null,
     bifaciality: null,
     uocTolerancePercent: null,
+    lengthMm: null,
+    widthMm: null,
   };
   const errorsOf = (form: Record<string, unknown>) =>
     moduleFormFindings(form as ModuleSheetForm).filter((f) => f.severity === 'error');

@@ -1,4 +1,5 @@
 import { expect, it } from 'vitest';
+import type { ModuleType } from '../../../equipment/moduleType';
 import { edges } from '../../../testing/edges';
 import { M575 } from '../../../testing/examples';
 import { acInsulationReading, dcInsulationReading } from '../../insulation';
@@ -9,6 +10,14 @@ const dc = (megohm: number, testV = 1500, modules = 17, over: { seconds?: number
   dcInsulationReading(M575, modules, { testV, megohm, seconds: 60, ...over }, 1100);
 /** Of a string that hangs on no unit yet. */
 const onNothing = dcInsulationReading(M575, 17, { testV: 1500, megohm: 4, seconds: 60 }, null);
+/** Sheets that give a size of 2 m²: 17 of them are 34 m², and may leak to 40/34 MΩ together (IEC 61215-2, MQT 03; recalled). */
+const sized = (over: Partial<ModuleType> = {}, ofParts = 1) =>
+  dcInsulationReading(
+    { ...M575, lengthMm: 2000, widthMm: 1000, ...over },
+    17,
+    { testV: 1500, megohm: 4, seconds: 60, ofParts },
+    null,
+  );
 const ac = (megohm: number, testV = 500, seconds = 60) => acInsulationReading(400, { testV, megohm, seconds });
 edges(RESISTANCE, () => ({
   holds: [dc(1), dc(200), ac(10), dc(1, 1000, 12)],
@@ -20,6 +29,10 @@ edges(RESISTANCE, () => ({
   says: [
     [dc(4), /4 MΩ ≥ 1 MΩ at 1500 V The unit starts above 0.037 MΩ/],
     [onNothing, /^4 MΩ ≥ 1 MΩ at 1500 V$/],
+    [sized(), /^4 MΩ ≥ 1 MΩ at 1500 V Healthy modules of this size may leak down to 1\.176 MΩ together\.$/],
+    [sized({}, 2), /down to 2\.353 MΩ/],
+    [sized({ lengthMm: null }), /^4 MΩ ≥ 1 MΩ at 1500 V$/],
+    [sized({ widthMm: null }), /^4 MΩ ≥ 1 MΩ at 1500 V$/],
   ],
   numbers: [
     [dc(4), { value: 4, limit: 1, margin: 300 }],
