@@ -295,6 +295,7 @@ const INVERTERS: InverterType[] = [
     massKg: 92,
     residualTypeA: null,
     body: bodyOf(1090, 690, 380, 500),
+    dcOpensFirst: true,
     bay: { ...BAY_100, palmMaxWidthMm: 38 },
   }),
   inverter('ostwick-185', 'Ostwick 185 (690 V)', {

@@ -159,7 +159,7 @@ describe('a form', () => {
     const form = kindNamed('retorque').form?.(twoUnits, unit);
     expect(form?.groups[0]?.paths).toHaveLength(joints.length);
     const rest = { boardTargetNm: 31, why: 'a mark moved' };
-    const turned = 'turned before its target';
+    const turned = 'turned';
     const made = form?.toValues?.({ ...form.blank, joint1: 'held', joint3: turned, ...rest }) as Record<
       string,
       unknown

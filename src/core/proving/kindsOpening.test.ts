@@ -31,7 +31,7 @@ const CASES = [
     kind: 'retorque',
     gate: 'I-TORQ',
     object: UNIT,
-    bad: { joints: [{ at: 'unit L2', how: 'turned before its target' }] },
+    bad: { joints: [{ at: 'unit L2', how: 'turned' }] },
     silent: { joints: [{ at: 'unit L2', how: 'held' }], boardTargetNm: 400 },
   },
   { kind: 'earth-fault', gate: 'D-IR', object: STRING, bad: { plusV: 600, minusV: 200 }, silent: { plusV: 1400 } },

@@ -98,14 +98,11 @@ export const CONTACTS_WORKED = kind({
             z
               .boolean()
               .nullable()
-              .meta({ description: `Step to ${p} % is wired` }),
+              .meta({ description: `${p} % is wired` }),
           ],
-          [
-            key(p, 'beforeKw'),
-            beforeKw.nullable().meta({ unit: 'kW', description: `Power before the step to ${p} %` }),
-          ],
-          [key(p, 'powerKw'), powerKw.nullable().meta({ unit: 'kW', description: `Power at ${p} %` })],
-          [key(p, 'stepS'), seconds.nullable().meta({ unit: 's', description: `Until it stood at ${p} %` })],
+          [key(p, 'beforeKw'), beforeKw.nullable().meta({ unit: 'kW', description: `Before ${p} %` })],
+          [key(p, 'powerKw'), powerKw.nullable().meta({ unit: 'kW', description: `At ${p} %` })],
+          [key(p, 'stepS'), seconds.nullable().meta({ unit: 's', description: `Until at ${p} %` })],
         ]),
       ),
     }),

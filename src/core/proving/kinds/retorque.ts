@@ -8,8 +8,7 @@ import { toolHolds } from '../measure/torqueJoint';
 import { jointsAt, targetNmOf } from '../measure/unitJoints';
 import { PROVING_RULES as RULES } from '../rules';
 
-const HOW = ['held', 'turned before its target'] as const;
-const how = enumOf(HOW);
+const how = enumOf(['held', 'turned'] as const);
 const values = z.object({
   joints: z
     .array(z.object({ at: z.string().min(1).max(40), how }))
@@ -58,7 +57,7 @@ export const RETORQUE = kind({
       }),
       blank: { ...Object.fromEntries(joints.map((_, i) => [key(i), null])), boardTargetNm: null, why: '' },
       groups: [
-        { title: 'Joints that were tried', paths: joints.map((_, i) => key(i)) },
+        { title: 'Joints that were tried: held, or turned before the target', paths: joints.map((_, i) => key(i)) },
         { title: '', paths: ['boardTargetNm', 'why'] },
       ],
       toValues: ({ boardTargetNm, why, ...typed }) => ({
