@@ -99,6 +99,42 @@ test('a danger stops the order where it stands, and a stale gate takes no signat
   await expect(page.getByRole('button', { name: 'Sign: passed' })).toBeHidden();
 });
 
+test('with DC first a switch that is stuck is left alone, and the other way goes on', async ({ page, request }) => {
+  await permitted(page, request);
+  const order = page.getByRole('region', { name: /^Switching/ });
+  await order.getByRole('button', { name: 'Switch off, DC first' }).click();
+  await confirmStep(page, 'stop command', 'no power', (at) => fill(at, { 'AC power after the stop': '0' }));
+  await expect(order.getByText('open DC switches one at a time, lock, tag', { exact: true })).toBeVisible();
+  await fill(order, { 'Largest current by clamp after opening': '14', 'What was seen': 'second switch does not turn' });
+  await order.getByRole('button', { name: 'Done: confirm this step' }).click();
+  await expect(page.getByText(/14 A still flows: leave every plug and DC switch shut/).first()).toBeVisible();
+  await order.getByRole('button', { name: 'Switch off', exact: true }).click();
+  await confirmStep(
+    page,
+    'open AC breaker, lock, tag',
+    'breaker open',
+    (at) => fill(at, { 'Largest DC current on any input': '0.1' }),
+    5,
+  );
+  await expect(order.getByText('open DC switches, lock, tag', { exact: true })).toBeVisible();
+});
+
+test('a joint that turns before its target was loose, and takes the torque of the unit with it', async ({
+  page,
+  request,
+}) => {
+  await permitted(page, request);
+  await gateOf(page, /I-TORQ/).click();
+  await page.getByText('Joints tried again at their torque').click();
+  const again = page.locator('details').filter({ hasText: 'Joints tried again at their torque' });
+  await fill(again, { 'unit L1': 'held', 'unit L2': 'turned', 'Torque printed': '25', 'Why it was tried': 'yearly' });
+  await again.getByRole('button', { name: 'Record and sign' }).click();
+  const said = page.getByRole('status').filter({ hasText: 'On record:' });
+  await expect(said).toContainText('unit L2 turned before its target: found loose');
+  await expect(gateOf(page, /I-TORQ.*stale/)).toBeVisible();
+  await expect(gateOf(page, /I-PERMIT.*stale/)).toBeVisible();
+});
+
 test('nothing is switched on over hands in a unit, and no hands begin where something may be on', async ({
   page,
   request,
