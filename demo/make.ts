@@ -218,6 +218,7 @@ const inverter = (id: string, name: string, over: Partial<InverterType>): Invert
   altitudeMaxM: 4000,
   massKg: 84,
   residualTypeA: null,
+  dcOpensFirst: null,
   dischargeWaitS: 300,
   busUnitLoads: 0.125,
   busD1: 'B',

@@ -43,7 +43,7 @@ export interface EntryForm {
   readonly blank: Readonly<Record<string, unknown>>;
   readonly groups: readonly { readonly title: string; readonly paths: readonly string[] }[];
   /**
-   * From what the form holds to the values of the kind; as they are where left out. `typedAtS`: when a field was typed last, by the monotonic
+   * From what the form holds to the values of the kind; as they are where left out. `typedAtS`: when a field was typed first, by the monotonic
    * clock of the device, s; null where it was not.
    */
   readonly toValues?: (typed: Readonly<Record<string, unknown>>, typedAtS?: (path: string) => number | null) => unknown;

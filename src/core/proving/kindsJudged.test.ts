@@ -639,6 +639,42 @@ describe('a lift', () => {
   });
 });
 
+describe('a set-up sheet', () => {
+  const at = (unit: string, values: object, beside: readonly Beside[] = []) =>
+    odd(judged('set-up', { scope: 'inverter', id: unit }, values, { beside }));
+  it('asks by what meter an export limit is kept, where one is set', () => {
+    const meters = (exportLimitKw: number | null) =>
+      [null, 'none', 'bus meter'].map((meter) =>
+        at('inv-1', { exportLimitKw, meter }).filter((x) => x.startsWith('proving.set-up-meter')),
+      );
+    expect(meters(60)).toEqual([['proving.set-up-meter unknown'], ['proving.set-up-meter stop'], []]);
+    expect(meters(null)).toEqual([[], [], []]);
+  });
+  it('wants the firmware of the units of its type that were set up before it, and says nothing against those', () => {
+    const other = { scope: 'inverter', id: 'inv-2' } as const;
+    const firmware = (own: string, beside: readonly Beside[]) =>
+      at('inv-1', { firmware: own }, beside).filter((x) => x.startsWith('proving.set-up-firmware'));
+    expect(firmware('4.2', [{ part: other, values: { firmware: '4.2' } }])).toEqual([]);
+    expect(firmware('4.2', [{ part: other, values: { firmware: '4.1' } }])).toEqual(['proving.set-up-firmware tight']);
+    // The newest of it counts, its own earlier sheet is no sister, and a stand-in is none either.
+    const twice = ['4.1', '4.2'].map((f) => ({ part: other, values: { firmware: f } }));
+    expect(firmware('4.2', twice)).toEqual([]);
+    expect(firmware('4.2', [{ part: UNIT, values: { firmware: '4.1' } }])).toEqual([]);
+    expect(firmware('4.2', [{ part: other, values: { firmware: '4.1', from: 'stand-in' } }])).toEqual([]);
+    const types = twoUnits.equipment.inverters;
+    const mixed = {
+      ...twoUnits,
+      equipment: {
+        ...twoUnits.equipment,
+        inverters: [...types, { ...(types[0] as (typeof types)[number]), id: 'other' }],
+      },
+      inverters: twoUnits.inverters.map((u) => (u.id === 'inv-2' ? { ...u, typeId: 'other' } : u)),
+    };
+    const beside = [{ part: other, values: { firmware: '4.1' } }];
+    expect(odd(judged('set-up', UNIT, {}, { beside, design: mixed }))).not.toContain('proving.set-up-firmware tight');
+  });
+});
+
 describe('what the instrument may err by', () => {
   /** ± 10 % of the reading and 2 digits of the last place. */
   const mayErr = (

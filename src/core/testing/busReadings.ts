@@ -73,6 +73,9 @@ export const setUpReading = (
     permit: { limitKw: null },
     insulationKohm: 40,
     passwordChanged: true,
+    firmware: '4.2',
+    sisters: [],
+    meter: null,
     rapidShutdown: null,
     site: {
       gridCode: 'VDE-AR-N 4105',

@@ -458,7 +458,7 @@ describe('a unit that is set up', () => {
     expect(said('set-up', UNIT, {})).toEqual(['pass']);
     expect(said('set-up', UNIT, { address: null })).toEqual([null, 'proving.set-up-bus unknown']);
     expect(said('set-up', UNIT, {}, twoUnits, 60)).toEqual(['fail', 'proving.set-up-export stop']);
-    expect(said('set-up', UNIT, { exportLimitKw: 60 }, twoUnits, 60)).toEqual(['pass']);
+    expect(said('set-up', UNIT, { exportLimitKw: 60, meter: 'bus meter' }, twoUnits, 60)).toEqual(['pass']);
     const crew = new Crew(twoUnits);
     const early = crew.add('set-up', UNIT, healthy('set-up', twoUnits, UNIT));
     const verdict = () => look(crew).judgement(early).says[0]?.result;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { SiteDesign } from '../../design';
 import { ask } from '../../kernel/rule';
 import { enumOf, quantity } from '../../kernel/schema';
 import { FIRST_ADDRESS, LAST_ADDRESS } from '../../links/addresses';
@@ -14,6 +15,7 @@ import { measured, notThere, onUnit } from '../judging';
 import { PERMISSION } from './permission';
 import { kind } from '../kind';
 import { asksRapidShutdown } from '../rapidShutdown';
+import type { SetUpReading } from '../readings/setUpReading';
 import { PROVING_RULES as RULES } from '../rules';
 import { SAID_BY, isSimulated } from '../saidBy';
 
@@ -58,6 +60,11 @@ const values = z.object({
   passwordChanged: z.boolean().meta({ description: 'The shipped password is changed' }),
   passwordHeldBy: enumOf(ROLES).meta({ description: 'Who holds it' }),
   remoteOwner: text('Who owns the remote access'),
+  /** Asked where an export limit is set; null where nobody said. */
+  meter: enumOf(['none', 'current transformers', 'bus meter'] as const)
+    .nullable()
+    .default(null)
+    .meta({ description: 'Meter that the export limit goes by' }),
   /** Asked where the site has to have it; null where nobody said. */
   rapidShutdown: z
     .boolean()
@@ -86,6 +93,7 @@ export const SET_UP = kind({
     const letter = beside.near(PERMISSION.kind, atMs, ANY_TIME_MS).findLast((e) => signs(LETTER, e, dayOf(e)));
     const reading = {
       ...v,
+      sisters: sistersOf(beside.near('set-up', atMs, ANY_TIME_MS, 0), subject.id, on.type.id, design),
       permit: letter && PERMISSION.is(letter) ? { limitKw: letter.values.limitKw } : null,
       site: {
         gridCode: survey.gridCode,
@@ -100,6 +108,7 @@ export const SET_UP = kind({
       ...ask(RULES.real, reading, where),
       ...ask(RULES.setUp, reading, where),
       ...(chain.devices.length ? ask(RULES.setUpBus, reading, where) : []),
+      ...(v.exportLimitKw === null ? [] : ask(RULES.setUpExport, reading, where)),
       ...(asksRapidShutdown(survey) ? ask(RULES.setUpRapid, reading, where) : []),
     ]);
   },
@@ -122,7 +131,7 @@ export const SET_UP = kind({
     groups: [
       {
         title: 'Grid',
-        paths: ['gridCode', 'nominalV', 'nominalHz', 'exportLimitKw', 'reactive', 'voltWatt'],
+        paths: ['gridCode', 'nominalV', 'nominalHz', 'exportLimitKw', 'meter', 'reactive', 'voltWatt'],
       },
       { title: 'Unit', paths: ['insulationKohm', 'firmware', 'clockAheadS', 'zoneSet', 'address', 'bitRate'] },
       ...(asksRapidShutdown(survey) ? [{ title: 'NEC', paths: ['rapidShutdown'] }] : []),
@@ -150,3 +159,21 @@ export const SET_UP = kind({
     ],
   },
 });
+
+/** Other units of a type as they were set up last before, by a person at the unit. */
+function sistersOf(
+  earlier: readonly Entry[],
+  unitId: string,
+  typeId: string,
+  design: SiteDesign,
+): SetUpReading['sisters'] {
+  const line = lineOf(design);
+  const newest = new Map(
+    earlier.filter(SET_UP.is).flatMap((e) => {
+      const on = line.unit(e.subject.id);
+      const counts = on?.type.id === typeId && on.unit.id !== unitId && !isSimulated(e.values);
+      return counts ? [[on.unit.id, { tag: on.unit.tag, firmware: e.values.firmware }] as const] : [];
+    }),
+  );
+  return [...newest.values()];
+}

@@ -16,6 +16,11 @@ export interface SetUpReading {
   readonly permit: { readonly limitKw: number | null } | null;
   readonly insulationKohm: number;
   readonly passwordChanged: boolean;
+  readonly firmware: string;
+  /** Units of the same type that were set up before it. */
+  readonly sisters: readonly { readonly tag: string; readonly firmware: string }[];
+  /** What an export limit goes by; null: nobody said. */
+  readonly meter: 'none' | 'current transformers' | 'bus meter' | null;
   /** Null: nobody said. */
   readonly rapidShutdown: boolean | null;
   readonly site: {

@@ -69,6 +69,7 @@ export const PROVING_RULES = {
   pair: rulesIn<PairReading>(import.meta.glob(['./pair/*.ts', '!**/*.test.ts'], { eager: true })),
   setUp: rulesIn<SetUpReading>(import.meta.glob(['./setUp/*.ts', '!**/*.test.ts'], { eager: true })),
   setUpBus: rulesIn<SetUpReading>(import.meta.glob(['./setUpBus/*.ts', '!**/*.test.ts'], { eager: true })),
+  setUpExport: rulesIn<SetUpReading>(import.meta.glob(['./setUpExport/*.ts', '!**/*.test.ts'], { eager: true })),
   setUpRapid: rulesIn<SetUpReading>(import.meta.glob(['./setUpRapid/*.ts', '!**/*.test.ts'], { eager: true })),
   contacts: rulesIn<ContactReading>(import.meta.glob(['./contacts/*.ts', '!**/*.test.ts'], { eager: true })),
   contactsTold: rulesIn<ContactsTold>(import.meta.glob(['./contactsTold/*.ts', '!**/*.test.ts'], { eager: true })),

@@ -37,11 +37,13 @@
   const form = $derived(log.current && kind.form?.(log.current.design, subject));
   const begun = $derived(`${kind.kind}-${subject.id}-${log.madeHere(kind.kind, subject)}`);
 
-  /** When each field was typed last, by the monotonic clock of this device, s. */
+  /** When each field was typed first, by the monotonic clock of this device, s: a digit put right later moves nothing. */
   let typedAtS = new Map<string, number>();
   function noted(event: Event) {
     const { id } = event.target as HTMLElement;
-    if (id.startsWith(`${begun}-`)) typedAtS.set(id.slice(begun.length + 1), performance.now() / 1000);
+    if (!id.startsWith(`${begun}-`)) return;
+    const path = id.slice(begun.length + 1);
+    if (!typedAtS.has(path)) typedAtS.set(path, performance.now() / 1000);
   }
   $effect(() => {
     void begun;
