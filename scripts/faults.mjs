@@ -80,12 +80,15 @@ function writing(at) {
   const acknowledged = [];
   const odd = [];
   let refused = 0;
+  let longestMs = 0;
   let on = true;
   const writer = async () => {
     while (on) {
       const entry = openPoint(uuidv7());
       for (let done = false; on && !done;) {
+        const began = Date.now();
         const status = await send(at, entry);
+        longestMs = Math.max(longestMs, Date.now() - began);
         if (status === 201) acknowledged.push({ id: entry.id, ms: Date.now() });
         else if (status === 0 || status === 503) refused += 1;
         else odd.push(status);
@@ -95,7 +98,12 @@ function writing(at) {
     }
   };
   const all = Array.from({ length: WRITERS }, writer);
-  return { acknowledged, odd, refused: () => refused, end: async () => ((on = false), await Promise.allSettled(all)) };
+  return {
+    acknowledged,
+    odd,
+    counts: () => ({ refused, longestMs }),
+    end: async () => ((on = false), await Promise.allSettled(all)),
+  };
 }
 const send = (at, entry) =>
   fetch(`${at}/sites/${SITE}/records`, {
@@ -169,10 +177,11 @@ async function watched(name, y, fault) {
   rows.push([
     name,
     load.acknowledged.length,
-    load.refused(),
+    load.counts().refused,
     lost,
     doubled,
     back === null ? 'never' : `${back} ms`,
+    `${load.counts().longestMs} ms`,
     whole ? 'whole' : 'BROKEN',
     load.odd.join(' '),
   ]);
@@ -185,7 +194,7 @@ async function fullDisk() {
   const mounted = spawnSync('mount', ['-t', 'tmpfs', '-o', `size=${DISK_MB}m,mode=755`, 'tmpfs', disk]);
   if (mounted.status !== 0) {
     rmSync(disk, { recursive: true, force: true });
-    rows.push(['disk full', '–', '–', '–', '–', 'not allowed here: no tmpfs can be mounted', '–', '']);
+    rows.push(['disk full', '–', '–', '–', '–', 'not allowed here: no tmpfs can be mounted', '–', '–', '']);
     return;
   }
   const y = await yard(disk);
@@ -216,12 +225,21 @@ try {
 }
 if (!ONLY || 'disk full'.includes(ONLY)) await fullDisk();
 console.log(
-  ['fault', 'acknowledged', 'not taken', 'lost', 'doubled', 'longest without an answer', 'chain', 'odd answers'].join(
-    '\t',
-  ),
+  [
+    'fault',
+    'acknowledged',
+    'not taken',
+    'lost',
+    'doubled',
+    'back after',
+    'longest wait for an answer',
+    'chain',
+    'odd answers',
+  ].join('\t'),
 );
 for (const row of rows) console.log(row.join('\t'));
 const bad = rows.some(
-  ([, , , lost, doubled, back, chain, odd]) => lost > 0 || doubled > 0 || back === 'never' || chain === 'BROKEN' || odd,
+  ([, , , lost, doubled, back, , chain, odd]) =>
+    lost > 0 || doubled > 0 || back === 'never' || chain === 'BROKEN' || odd,
 );
 process.exit(bad ? 1 : 0);

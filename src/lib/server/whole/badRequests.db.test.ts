@@ -69,13 +69,17 @@ function send({ method, path, headers, body }: Pick<Sent, 'method' | 'path' | 'h
   });
 }
 
+/** What the server says once it has time: a busy machine may be told "not now", and asks again; whoever hears nothing else is let down. */
+async function heard(sent: Sent, tries = 50): Promise<Awaited<ReturnType<typeof send>>> {
+  const answer = await send(sent).catch((cause: unknown) => ({ status: 0, type: '', text: String(cause) }));
+  if (answer.status !== 503 || !answer.text.includes('"title":"Not now"') || tries === 1) return answer;
+  await new Promise((resolve) => setTimeout(resolve, 200));
+  return heard(sent, tries - 1);
+}
+
 /** What is wrong with an answer; null where it is as it should be. */
 async function wrongWith(sent: Sent): Promise<string | null> {
-  const { status, type, text } = await send(sent).catch((cause: unknown) => ({
-    status: 0,
-    type: '',
-    text: String(cause),
-  }));
+  const { status, type, text } = await heard(sent);
   // No stand-ins run beside this server: whoever asks for them rightly hears so.
   if (status === 503 && text.includes('No stand-ins')) return sent.nonsense ? '503 on nonsense' : null;
   if (status === 0 || status >= 500) return `${status} ${text.slice(0, 200)}`;

@@ -7,7 +7,7 @@ import { freePort } from '../../../../scripts/ports.mjs';
 import { startServer } from '../../../../scripts/server.mjs';
 import { testCluster } from '../../../../scripts/testDatabase.mjs';
 
-/** A server and a cluster of their own, whose database comes and goes. */
+/** A server and a cluster of their own, whose database comes and goes. How soon all is back is measured by `./yard faults`, never here. */
 
 const DEMO = '01969a00-1000-7000-8000-000000000001';
 let database: Awaited<ReturnType<typeof testCluster>>;
@@ -22,10 +22,8 @@ const connected = async (): Promise<pg.Client> => {
   return client;
 };
 async function asked(path: string, init?: RequestInit) {
-  const began = performance.now();
   const response = await fetch(`${at}${path}`, init);
-  const text = await response.text();
-  return { status: response.status, retry: response.headers.get('retry-after'), text, ms: performance.now() - began };
+  return { status: response.status, retry: response.headers.get('retry-after'), text: await response.text() };
 }
 const write = (siteId: string, id = uuidv7()) =>
   asked(`/api/v1/sites/${siteId}/records`, {
@@ -35,35 +33,34 @@ const write = (siteId: string, id = uuidv7()) =>
   });
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
-/** How long until a write is taken again, ms. */
-async function backAfter(): Promise<number> {
-  const began = performance.now();
+async function untilTaken(): Promise<void> {
   while ((await write(DEMO)).status !== 201) await pause(50);
-  return performance.now() - began;
+}
+async function untilWell(): Promise<void> {
+  while ((await asked('/healthz')).status !== 200) await pause(50);
 }
 
 /** Writers without pause while something happens; what was acknowledged has to be there, once. */
-async function underLoad(trouble: () => Promise<void>) {
+async function underLoad(trouble: () => Promise<void>): Promise<void> {
   const acknowledged: string[] = [];
   const odd: unknown[] = [];
   let writing = true;
   const writer = async () => {
     while (writing) {
       const id = uuidv7();
-      const { status, retry, ms, text } = await write(DEMO, id);
+      const { status, retry, text } = await write(DEMO, id);
       if (status === 201) acknowledged.push(id);
       else {
-        if (status !== 503 || retry === null || ms > 3500) odd.push({ status, retry, ms, text });
+        if (status !== 503 || retry === null) odd.push({ status, retry, text });
         await pause(50);
       }
     }
   };
   const writers = [1, 2, 3, 4, 5].map(writer);
   await pause(300);
-  let back = Infinity;
   try {
     await trouble();
-    back = await backAfter();
+    await untilTaken();
     await pause(300);
   } finally {
     writing = false;
@@ -76,7 +73,6 @@ async function underLoad(trouble: () => Promise<void>) {
   expect(new Set(ids).size).toBe(ids.length);
   expect(acknowledged.length).toBeGreaterThan(5);
   expect(server.exitCode).toBeNull();
-  return back;
 }
 
 beforeAll(async () => {
@@ -96,19 +92,9 @@ afterAll(async () => {
   database.remove();
 });
 
-/** How long the server says that it is not well, ms from now; more than any limit where it never is. */
-async function msUntilWell(): Promise<number> {
-  const began = performance.now();
-  while (performance.now() - began < 10_000) {
-    if ((await asked('/healthz')).status === 200) return performance.now() - began;
-    await pause(50);
-  }
-  return Number.POSITIVE_INFINITY;
-}
-
 describe('the server', () => {
-  it('lives through ended sessions, and is back within two seconds', async () => {
-    const back = await underLoad(async () => {
+  it('lives through ended sessions', async () => {
+    await underLoad(async () => {
       for (let i = 0; i < 5; i++) {
         await admin.query(
           "select pg_terminate_backend(pid) from pg_stat_activity where application_name like 'bolt-yard%'",
@@ -116,12 +102,11 @@ describe('the server', () => {
         await pause(100);
       }
     });
-    expect(back).toBeLessThan(2000);
   });
 
   it('lives through a restart and a crash of the database, and says meanwhile when to ask again', async () => {
     for (const mode of ['fast', 'immediate'] as const) {
-      const back = await underLoad(async () => {
+      await underLoad(async () => {
         database.stop(mode);
         const [api, page, health] = await Promise.all([
           asked(`/api/v1/sites/${DEMO}/records`),
@@ -131,11 +116,9 @@ describe('the server', () => {
         for (const answer of [api, page, health]) expect(answer).toMatchObject({ status: 503, retry: '2' });
         expect(JSON.parse(api.text)).toMatchObject({ status: 503, title: 'Not now' });
         expect(page.text).toContain('The database does not answer just now.');
-        for (const { ms } of [api, page, health]) expect(ms).toBeLessThan(3000);
         database.start();
       });
-      // The health of the server is looked at twice a second: it is well within the same two seconds.
-      expect(back + (await msUntilWell())).toBeLessThan(2000);
+      await untilWell();
     }
   });
 
@@ -148,8 +131,17 @@ describe('the server', () => {
     const other = (JSON.parse(made.text) as { siteId: string }).siteId;
     await admin.query('begin');
     await admin.query('select id from site where id = $1 for update', [DEMO]);
+    // Twenty are waiting at every moment: whoever gives up begins again.
+    let holding = true;
+    const odd: unknown[] = [];
+    const waiting = async () => {
+      while (holding) {
+        const { status, retry } = await write(DEMO);
+        if (holding && (status !== 503 || retry !== '2')) odd.push({ status, retry });
+      }
+    };
+    const held = Array.from({ length: 20 }, waiting);
     try {
-      const held = Array.from({ length: 20 }, () => write(DEMO));
       await pause(200);
       for (let i = 0; i < 5; i++) {
         const answers = await Promise.all([
@@ -160,16 +152,14 @@ describe('the server', () => {
           asked(`/api/v1/sites/${DEMO}/records`),
         ]);
         expect(answers.map((a) => `${a.status} ${a.status === 200 ? '' : a.text}`)).toEqual(answers.map(() => '200 '));
-        for (const { ms } of answers) expect(ms).toBeLessThan(1500);
-      }
-      for (const { status, retry, ms } of await Promise.all(held)) {
-        expect([status, retry]).toEqual([503, '2']);
-        expect(ms).toBeLessThan(3500);
       }
     } finally {
+      holding = false;
       await admin.query('rollback');
+      await Promise.allSettled(held);
     }
-    expect(await backAfter()).toBeLessThan(2000);
+    expect(odd).toEqual([]);
+    await untilTaken();
   });
 
   it('waits for a full database to have room again', async () => {
@@ -185,9 +175,8 @@ describe('the server', () => {
     const crowded = await Promise.all(Array.from({ length: 12 }, () => connected().catch(() => null)));
     const answer = await write(DEMO);
     expect([201, 503]).toContain(answer.status);
-    expect(answer.ms).toBeLessThan(3500);
     await Promise.all([...crowd, ...crowded].map((c) => c?.end()));
-    expect(await backAfter()).toBeLessThan(2000);
+    await untilTaken();
     expect(server.exitCode).toBeNull();
   });
 });

@@ -89,13 +89,15 @@ describe('a calculation', () => {
   });
   it('leaves the requests of others alone meanwhile', async () => {
     let longestMs = 0;
-    let last = performance.now();
+    const began = performance.now();
+    let last = began;
     const watch = setInterval(() => {
       longestMs = Math.max(longestMs, performance.now() - last);
       last = performance.now();
     }, 5);
     await inThread('calculate', layout());
     clearInterval(watch);
-    expect(longestMs).toBeLessThan(200);
+    // Work on the thread of the requests would hold up the watch for as long as it takes.
+    expect(longestMs).toBeLessThan((last - began) / 4);
   });
 });
