@@ -214,3 +214,30 @@ test('on a phone who signs is a chip that opens, and the rest stands behind one 
   await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Shelf' }).click();
   await expect(page).toHaveURL(/\/shelf$/);
 });
+
+test('an instrument says how well it reads, half a figure is asked for the rest, and the device keeps it', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/energise`);
+  await page.getByRole('button', { name: 'Sign on', exact: true }).click();
+  await page.getByText('Another instrument').click();
+  const form = page.locator('details').filter({ hasText: 'Another instrument' });
+  const serial = `STO-${Date.now()}`;
+  await fill(form, { Instrument: 'stopwatch', 'Make of it': 'Stopwatch', 'Its serial': serial });
+  await form.getByLabel('Calibrated until').fill('2099-12-31');
+  const time = form.getByRole('group', { name: 'time, as its sheet says' });
+  await fill(time, { 'up to': '600', '± digits': '2', 'one digit is': '0.1' });
+  await form.getByRole('button', { name: 'Add the instrument' }).click();
+  await expect(form.getByRole('alert')).toContainText('Time: say the share of the reading as well, 0 %');
+  await expect(time.getByLabel('± digits')).toHaveValue('2');
+  await fill(time, { '± of reading': '1' });
+  await form.getByRole('button', { name: 'Add the instrument' }).click();
+  const listed = page.getByRole('listitem').filter({ hasText: serial });
+  await expect(listed).toContainText('time 0 to 600 s ± (1 % + 2 × 0.1 s)');
+  await expect(time.getByLabel('± digits')).toHaveValue('');
+  await page.reload();
+  await page.getByRole('button', { name: /^Sign(ed)? on/ }).click();
+  await expect(listed).toContainText('± (1 % + 2 × 0.1 s)');
+});

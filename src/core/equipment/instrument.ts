@@ -31,6 +31,7 @@ export const MEASURED = {
   torque: 'N·m',
   frequency: 'Hz',
   'trip time': 'ms',
+  'residual current': 'mA',
   power: 'kW',
   time: 's',
 } as const;
@@ -43,7 +44,7 @@ export const READS: Readonly<Record<InstrumentKind, readonly Measured[]>> = {
   'earth tester': ['resistance'],
   multimeter: ['AC voltage', 'DC voltage', 'frequency'],
   'torque tool': ['torque'],
-  'residual-current tester': ['trip time'],
+  'residual-current tester': ['trip time', 'residual current'],
   'clamp meter': ['current'],
   'thermal camera': ['temperature'],
   'light meter': ['irradiance'],
@@ -82,4 +83,45 @@ export const rangeOf = (instrument: Instrument, of: Measured): InstrumentRange |
 export function uncertaintyOf(range: InstrumentRange | undefined, value: number): number | null {
   if (!range || range.accuracyPercent === null) return null;
   return (range.accuracyPercent / 100) * Math.abs(value) + (range.digits ?? 0) * (range.resolution ?? 0);
+}
+
+/** A range as somebody types it; what is empty is not known. */
+export type TypedRange = { readonly [K in Exclude<keyof InstrumentRange, 'of'>]: number | null };
+export const BLANK_RANGE: TypedRange = { min: null, max: null, accuracyPercent: null, digits: null, resolution: null };
+
+/**
+ * The ranges of an instrument as they were typed, with what one of them lacks, in words: a figure that would say nothing alone is asked for its
+ * other half, never dropped. A quantity of which nothing is typed has no range, and nothing is refused by it.
+ */
+export function typedRanges(typed: Readonly<Partial<Record<Measured, TypedRange>>>): {
+  readonly ranges: readonly InstrumentRange[];
+  readonly lacks: string | null;
+} {
+  const ranges: InstrumentRange[] = [];
+  for (const [of, t] of Object.entries(typed) as [Measured, TypedRange][]) {
+    if (Object.values(t).every((v) => v === null)) continue;
+    const lacks = lackOf(of, t);
+    if (lacks || t.max === null) return { ranges, lacks };
+    ranges.push({ ...t, of, min: t.min ?? 0, max: t.max });
+  }
+  return { ranges, lacks: null };
+}
+
+function lackOf(of: Measured, { min, max, accuracyPercent, digits, resolution }: TypedRange): string | null {
+  const about = `${of[0]?.toUpperCase()}${of.slice(1)}`;
+  if (max === null) return `${about}: say up to what it reads, in ${MEASURED[of]}.`;
+  if ((min ?? 0) >= max) return `${about}: it reads from less than it reads up to; ${min ?? 0} to ${max} is no range.`;
+  if (digits !== null && accuracyPercent === null)
+    return `${about}: say the share of the reading as well, 0 % where its sheet names digits alone.`;
+  if (digits !== null && resolution === null)
+    return `${about}: say what one digit of its last place is worth, in ${MEASURED[of]}.`;
+  return null;
+}
+
+/** A range as lists say it: “trip time 0 to 2000 ms ± (2 % + 3 × 1 ms)”. */
+export function rangeText({ of, min, max, accuracyPercent, digits, resolution }: InstrumentRange): string {
+  const range = `${of} ${min} to ${max} ${MEASURED[of]}`;
+  if (accuracyPercent === null) return range;
+  const last = digits && resolution !== null ? ` + ${digits} × ${resolution} ${MEASURED[of]}` : '';
+  return `${range} ± ${last ? `(${accuracyPercent} %${last})` : `${accuracyPercent} %`}`;
 }

@@ -570,6 +570,9 @@ describe('the rest', () => {
       'proving.residual-floor stop',
     );
     expect(odd(judged('residual', UNIT, { atRatedMs: 301 }))).toContain('proving.residual-times stop');
+    expect(odd(judged('residual', UNIT, { atFiveMs: 41 }))).toEqual(['proving.residual-five stop']);
+    expect(odd(judged('residual', UNIT, { atFiveMs: null }))).toEqual([]);
+    expect(odd(judged('residual', UNIT, { tripsAtHalf: true }))).toEqual(['proving.residual-ramp stop']);
     expect(says(judged('thermal', UNIT, { currentA: 1 }))).toEqual(['I-THERM null']);
     expect(says(judged('thermal', UNIT, { likeC: 20 }))).toEqual(['I-THERM fail']);
     expect(says(judged('thermal', UNIT, { ambientC: -39 }))).toEqual(['I-THERM fail']);
@@ -730,6 +733,27 @@ describe('what the instrument may err by', () => {
       ['proving.residual-times tight'],
       [],
       ['proving.residual-times tight'],
+    ]);
+    const five = (delayedType: boolean, atFiveMs: number) =>
+      odd(with10('residual', UNIT, { delayed: delayedType, atRatedMs: 200, atFiveMs }, trips));
+    expect([five(false, 30), five(false, 36), five(false, 41)]).toEqual([
+      [],
+      ['proving.residual-five tight'],
+      ['proving.residual-five stop'],
+    ]);
+    expect([five(true, 49), five(true, 55), five(true, 100), five(true, 140)]).toEqual([
+      ['proving.residual-five stop'],
+      ['proving.residual-five tight'],
+      [],
+      ['proving.residual-five tight'],
+    ]);
+    // Rated 1100 mA: U of a ramp that trips at 1000 mA is 102 mA, at 950 mA 97 mA of 150.
+    const ramps = mayErr('residual-current tester', 'residual current', 1);
+    const ramp = (rampMa: number) => odd(with10('residual', UNIT, { rampMa }, ramps));
+    expect([ramp(1000), ramp(950), ramp(600)]).toEqual([
+      ['proving.residual-ramp tight'],
+      [],
+      ['proving.residual-ramp tight'],
     ]);
     const ohms = mayErr('earth tester', 'resistance', 0.001);
     const limitOhm = judged('earth', UNIT, {}).checks.find((c) => c.id === 'proving.earth-continuity')?.limit ?? 0;

@@ -6,7 +6,6 @@ export const device = (over: Partial<ResidualReading> = {}): ResidualReading => 
   ratedMa: 1100,
   delayed: false,
   atRatedMs: 300,
-  atFiveMs: 40,
   tripsAtHalf: false,
   rampMa: 550,
   smoothRamp: false,

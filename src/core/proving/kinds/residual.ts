@@ -25,20 +25,21 @@ export const RESIDUAL = kind({
   scopes: ['inverter'],
   values,
   instrument: ['residual-current tester'],
-  measured: (v) => [{ of: 'trip time', value: v.atRatedMs, path: 'atRatedMs' }],
+  measured: ({ atRatedMs, atFiveMs, rampMa }) => [
+    { of: 'trip time', value: atRatedMs, path: 'atRatedMs' },
+    ...(atFiveMs === null ? [] : [{ of: 'trip time' as const, value: atFiveMs, path: 'atFiveMs' }]),
+    { of: 'residual current', value: rampMa, path: 'rampMa' },
+  ],
   gates: ['I-RCD'],
   correctable: true,
   judge({ design, subject, entry, values: v, day }) {
     const on = lineOf(design).unit(subject.id);
     if (!on) return notThere(['I-RCD']);
     const where = onUnit(on, 'run', 'residual-current device');
-    return measured(
-      entry,
-      day,
-      ['I-RCD'],
-      where,
-      ask(RULES.residual, { ...v, apparentKva: on.type.maxApparentVa / 1000 }, where),
-    );
+    const { delayed, atFiveMs } = v;
+    const checks = ask(RULES.residual, { ...v, apparentKva: on.type.maxApparentVa / 1000 }, where);
+    const atFive = atFiveMs === null ? [] : ask(RULES.residualFive, { delayed, atFiveMs }, where);
+    return measured(entry, day, ['I-RCD'], where, checks.concat(atFive));
   },
   form: () => ({
     schema: values,

@@ -1,47 +1,30 @@
 /** Least rated residual current beside a unit, mA: the larger of 300 mA and 10 mA for each kVA (IEC 62109-2, 4.8.3.5, as a floor; recalled). */
 export const residualFloorMa = (apparentKva: number): number => Math.max(300, 10 * apparentKva);
 
-/** Bands of the tests of a residual-current device (IEC 61008-1, Table 1; IEC 62423 for the smooth ramp; recalled). Times ms, ramps per rated. */
-const RESIDUAL_LIMITS = {
-  generalAtRatedMs: 300,
-  generalAtFiveMs: 40,
-  delayedMinMs: 130,
-  delayedMaxMs: 500,
-  rampMin: 0.5,
-  rampMaxAc: 1,
-  rampMaxDc: 2,
+/** From where to where a reading has to lie, both edges in it; null: no lower edge. */
+export interface Band {
+  readonly from: number | null;
+  readonly to: number;
+}
+
+/** Trip times by how many times the rated current flows, ms: general, and delayed (type S) (IEC 61008-1, Table 1; recalled). */
+const TRIP_MS = {
+  general: { 1: { from: null, to: 300 }, 5: { from: null, to: 40 } },
+  delayed: { 1: { from: 130, to: 500 }, 5: { from: 50, to: 150 } },
 } as const;
+export const tripBandMs = (times: 1 | 5, delayed: boolean): Band => TRIP_MS[delayed ? 'delayed' : 'general'][times];
 
-export interface ResidualTest {
-  readonly ratedMa: number;
-  readonly delayed: boolean;
-  readonly atRatedMs: number;
-  readonly atFiveMs: number | null;
-  readonly tripsAtHalf: boolean;
-  readonly rampMa: number;
-  readonly smoothRamp: boolean;
-}
+/** Where a ramp has to trip, mA: 0.5 to 1 of the rating, to 2 of it where the ramp is smooth (IEC 61008-1; IEC 62423; recalled). */
+export const rampBandMa = (ratedMa: number, smooth: boolean): Band => ({
+  from: 0.5 * ratedMa,
+  to: (smooth ? 2 : 1) * ratedMa,
+});
 
-/** The edge of its band to which a trip time at 1 × lies nearest, ms. */
-export function nearestTimeMs({ delayed, atRatedMs }: Pick<ResidualTest, 'delayed' | 'atRatedMs'>): number {
-  const { delayedMinMs: from, delayedMaxMs: to, generalAtRatedMs } = RESIDUAL_LIMITS;
-  if (!delayed) return generalAtRatedMs;
-  return atRatedMs - from < to - atRatedMs ? from : to;
-}
+export const isIn = ({ from, to }: Band, value: number): boolean => value <= to && (from === null || value >= from);
 
-/** What a tested device breaks, in words; empty when every time and ramp lies in its band. */
-export function residualFaults(t: ResidualTest): string[] {
-  const L = RESIDUAL_LIMITS;
-  const rampMax = (t.smoothRamp ? L.rampMaxDc : L.rampMaxAc) * t.ratedMa;
-  const faults: string[] = [];
-  if (t.tripsAtHalf) faults.push('trips at half its rating');
-  if (t.delayed && !(t.atRatedMs >= L.delayedMinMs && t.atRatedMs <= L.delayedMaxMs))
-    faults.push(`${t.atRatedMs} ms at 1 × is outside ${L.delayedMinMs} to ${L.delayedMaxMs} ms`);
-  if (!t.delayed && !(t.atRatedMs <= L.generalAtRatedMs))
-    faults.push(`${t.atRatedMs} ms at 1 × is over ${L.generalAtRatedMs} ms`);
-  if (!t.delayed && t.atFiveMs !== null && !(t.atFiveMs <= L.generalAtFiveMs))
-    faults.push(`${t.atFiveMs} ms at 5 × is over ${L.generalAtFiveMs} ms`);
-  if (!(t.rampMa >= L.rampMin * t.ratedMa && t.rampMa <= rampMax))
-    faults.push(`trips at ${t.rampMa} mA: outside ${L.rampMin * t.ratedMa} to ${rampMax} mA`);
-  return faults;
-}
+/** The edge of a band to which a reading lies nearest. */
+export const nearestEdge = ({ from, to }: Band, value: number): number =>
+  from !== null && value - from < to - value ? from : to;
+
+export const bandText = ({ from, to }: Band, unit: string): string =>
+  from === null ? `at most ${to} ${unit}` : `${from} to ${to} ${unit}`;

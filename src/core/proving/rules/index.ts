@@ -23,7 +23,7 @@ import type { DrilledHoles } from './drilled/fit';
 import type { LandedInput } from './landing/inputs';
 import type { LightReading } from './light/inTime';
 import type { MeterReading } from '../readings/meterReading';
-import type { ResidualReading } from '../readings/residualReading';
+import type { ResidualAtFive, ResidualReading } from '../readings/residualReading';
 import type { ShutDown } from '../readings/shutDown';
 import type { TriedAgain } from './retorque/held';
 import type { Tightening } from './tightening/order';
@@ -52,6 +52,7 @@ export const PROVING_RULES = {
   current: rulesIn<CurrentReading>(import.meta.glob(['./current/*.ts', '!**/*.test.ts'], { eager: true })),
   landing: rulesIn<LandedInput>(import.meta.glob(['./landing/*.ts', '!**/*.test.ts'], { eager: true })),
   residual: rulesIn<ResidualReading>(import.meta.glob(['./residual/*.ts', '!**/*.test.ts'], { eager: true })),
+  residualFive: rulesIn<ResidualAtFive>(import.meta.glob(['./residualFive/*.ts', '!**/*.test.ts'], { eager: true })),
   thermal: rulesIn<ThermalReading>(import.meta.glob(['./thermal/*.ts', '!**/*.test.ts'], { eager: true })),
   meter: rulesIn<MeterReading>(import.meta.glob(['./meter/*.ts', '!**/*.test.ts'], { eager: true })),
   stop: rulesIn<StopReading>(import.meta.glob(['./stop/*.ts', '!**/*.test.ts'], { eager: true })),

@@ -1,19 +1,26 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { ROLES } from '$core/proving/entry';
-  import { INSTRUMENT_KINDS, MEASURED, READS, instrumentSchema } from '$core/equipment/instrument';
-  import type { Instrument, InstrumentKind } from '$core/equipment/instrument';
+  import {
+    BLANK_RANGE,
+    INSTRUMENT_KINDS,
+    READS,
+    instrumentSchema,
+    rangeText,
+    typedRanges,
+  } from '$core/equipment/instrument';
+  import type { Instrument, InstrumentKind, Measured, TypedRange } from '$core/equipment/instrument';
   import DateInput from '$lib/ui/form/DateInput.svelte';
   import { ApiProblem, post, read } from '$lib/client/api';
   import { keepSignOn, signOn } from '$lib/client/signOn.svelte';
-  import Amount from '$lib/ui/form/Amount.svelte';
   import Choice from '$lib/ui/form/Choice.svelte';
+  import RangeFields from './RangeFields.svelte';
   import Words from '$lib/ui/form/Words.svelte';
 
-  /** Limits of an instrument's ranges, to be typed. */
-  function blankLimits(of: InstrumentKind) {
-    const blank = $state(
-      Object.fromEntries(READS[of].map((q) => [q, { min: null as number | null, max: null as number | null }])),
+  /** How far and how well an instrument reads, to be typed. */
+  function blankRanges(of: InstrumentKind) {
+    const blank = $state<Partial<Record<Measured, TypedRange>>>(
+      Object.fromEntries(READS[of].map((q) => [q, { ...BLANK_RANGE }])),
     );
     return blank;
   }
@@ -23,7 +30,7 @@
   let name = $state('');
   let serial = $state('');
   let calibratedUntil = $state('');
-  const limits = $derived<Record<string, { min: number | null; max: number | null }>>(blankLimits(kind));
+  let ranges = $derived(blankRanges(kind));
   let trouble = $state('');
 
   /** The company's instruments; none where nobody answers. */
@@ -40,17 +47,19 @@
     keepSignOn();
   }
   function addInstrument() {
-    const ranges = READS[kind].flatMap((of) => {
-      const { min, max } = limits[of] ?? { min: null, max: null };
-      return max === null ? [] : [{ of, min: min ?? 0, max }];
-    });
-    const made = instrumentSchema.safeParse({ kind, name, serial, calibratedUntil, ranges });
+    const typed = typedRanges(ranges);
+    if (typed.lacks) {
+      trouble = typed.lacks;
+      return;
+    }
+    const made = instrumentSchema.safeParse({ kind, name, serial, calibratedUntil, ranges: typed.ranges });
     if (!made.success) {
       trouble = made.error.issues[0]?.message ?? 'Not as expected.';
       return;
     }
     take(made.data);
     [name, serial, calibratedUntil, trouble] = ['', '', '', ''];
+    ranges = blankRanges(kind);
     // On the shelf for the others as well, where somebody answers.
     post('/api/v1/shelf', { kind: 'instrument', sheet: made.data }).then(readShelf, () => undefined);
   }
@@ -108,7 +117,7 @@
           <span>{i.kind}: {i.name} <span class="num">{i.serial}</span></span>
           <span class="text-dim"
             >calibrated until <span class="num">{i.calibratedUntil}</span>{i.ranges
-              .map((r) => `, ${r.of} ${r.min} to ${r.max} ${MEASURED[r.of]}`)
+              .map((r) => `, ${rangeText(r)}`)
               .join('')}</span
           >
           <button type="button" class="ml-auto underline" onclick={() => remove(i.serial)}>remove</button>
@@ -132,10 +141,7 @@
           <DateInput id="calibrated-until" bind:value={() => calibratedUntil, (day) => (calibratedUntil = day ?? '')} />
         </div>
         {#each READS[kind] as of (of)}
-          {#if limits[of]}
-            <Amount label="{of} from" unit={MEASURED[of]} width="w-full" bind:value={limits[of].min} />
-            <Amount label="{of} up to" unit={MEASURED[of]} width="w-full" bind:value={limits[of].max} />
-          {/if}
+          {#if ranges[of]}<RangeFields {of} bind:range={ranges[of]} />{/if}
         {/each}
         {#if trouble}<p role="alert" class="col-span-2 text-stop sm:col-span-4">{trouble}</p>{/if}
         <button type="submit" class="justify-self-start border border-ink px-3 py-1.5">Add the instrument</button>
