@@ -132,7 +132,7 @@
     {:else if kind}
       {@render besides(measuringBeside(gate.id))}
       {#if proof.state === 'locked'}<p class="text-sm text-dim">
-          Measured now it is a reading on record, and proves nothing: what it waits for comes first.
+          What it waits for comes first: a reading of now would prove nothing.
         </p>{:else if proved}<button
           type="button"
           class="mb-2 text-sm underline"
