@@ -62,6 +62,21 @@ describe('kinds of record', () => {
     expect(line('permission', site, { limitKw: 30 })[0]).toBe('operator letter 26-0418, valid to 2026-12-31, 30 kW');
     expect(line('dc-insulation', string, { part: 2, ofParts: 3 })[0]).toBe('42 MΩ at 1500 V, 60 s, part 2 of 3');
     expect(line('string-test', string, { currentA: 4.2 })).toEqual([expect.stringMatching(/, 4\.2 A$/), '4.2 A']);
+    const rapid = (over: object) => line('rapid-shutdown', unit, { outsideV: 12, seconds: 9, ...over });
+    expect([
+      rapid({ insideV: 40, listedSystem: '' }),
+      rapid({ insideV: null, listedSystem: 'HC-1' }),
+      rapid({ insideV: 40, listedSystem: 'HC-1' }),
+      rapid({ insideV: null, listedSystem: '' }),
+    ]).toEqual([
+      ['12 V outside, 40 V inside after 9 s', '40 V'],
+      ['12 V outside, HC-1 inside after 9 s', 'HC-1'],
+      ['12 V outside, 40 V inside after 9 s', 'HC-1'],
+      ['12 V outside, not read inside after 9 s', '–'],
+    ]);
+    const setUp = (exportLimitKw: number | null) =>
+      kindNamed('set-up').printed?.row({ ...healthy('set-up', twoUnits, unit), exportLimitKw } as never);
+    expect([setUp(null), setUp(60)]).toEqual([expect.arrayContaining(['no limit']), expect.arrayContaining(['60 kW'])]);
     expect(line('torque', unit, { witnessMarks: false })).toEqual([expect.stringMatching(/, not marked$/), 'no']);
     const landed = { inputs: [810, 790, 800].map((voltageV, i) => ({ stringId: `s-${i}`, voltageV })) };
     expect(kindNamed('landing').line(landed as never)).toMatch(/^3 inputs, 790\.0 to 810\.0 V/);

@@ -674,7 +674,9 @@ describe('a set-up sheet', () => {
       inverters: twoUnits.inverters.map((u) => (u.id === 'inv-2' ? { ...u, typeId: 'other' } : u)),
     };
     const beside = [{ part: other, values: { firmware: '4.1' } }];
-    expect(odd(judged('set-up', UNIT, {}, { beside, design: mixed }))).not.toContain('proving.set-up-firmware tight');
+    const own = (design: SiteDesign) => odd(judged('set-up', UNIT, { firmware: '4.2' }, { beside, design }));
+    expect(own(twoUnits)).toContain('proving.set-up-firmware tight');
+    expect(own(mixed)).not.toContain('proving.set-up-firmware tight');
   });
 });
 
@@ -769,6 +771,20 @@ describe('rapid shutdown', () => {
     expect(says(judged('rapid-shutdown', { scope: 'inverter', id: 'gone' }, {}))).toEqual(['I-RAPID null']);
     expect(says(judged('rapid-shutdown', UNIT, { seconds: 31 }))).toEqual(['I-RAPID null']);
     expect(says(judged('rapid-shutdown', UNIT, { outsideV: 31 }))).toEqual(['I-RAPID fail']);
+  });
+  it('reads every voltage inside the range of the meter', () => {
+    const kind = kindNamed('rapid-shutdown');
+    const read = (insideV: number | null) =>
+      kind.measured?.({ ...healthy('rapid-shutdown', twoUnits, UNIT), outsideV: 12, insideV } as never);
+    const outside = { of: 'DC voltage', value: 12, path: 'outsideV' };
+    expect(read(40)).toEqual([outside, { of: 'DC voltage', value: 40, path: 'insideV' }]);
+    expect(read(null)).toEqual([outside]);
+  });
+  it('is asked for on the form of the set-up sheet, where the site has to have it', () => {
+    const groups = (design: SiteDesign) => kindNamed('set-up').form?.(design, UNIT)?.groups ?? [];
+    const nec = groups(survey({ school: 'NEC', building: 'other building' }));
+    expect(nec.filter((g) => g.paths.includes('rapidShutdown'))).toEqual([{ title: 'NEC', paths: ['rapidShutdown'] }]);
+    expect(groups(twoUnits).flatMap((g) => g.paths)).not.toContain('rapidShutdown');
   });
   it('is asked for on the set-up sheet of a site that has to have it', () => {
     const at = (over: object, rapidShutdown: boolean | null) =>

@@ -91,6 +91,27 @@ describe.each(CASES)('$kind', ({ kind, gate, object, bad, silent }) => {
   });
 });
 
+it('a joint that held is held by a tool in whose range its target lies', () => {
+  const crew = new Crew(twoUnits);
+  const subject = Crew.subject('I-TORQ', UNIT);
+  const verdict = (at: string, boardTargetNm: number) => {
+    const entry = crew.add('retorque', subject, {
+      ...healthy('retorque', twoUnits, subject),
+      joints: [{ at, how: 'held' }],
+      boardTargetNm,
+    });
+    return look(crew)
+      .judgement(entry)
+      .checks.find((c) => c.id === 'proving.held-torque')?.verdict;
+  };
+  // The wrench goes from 10 to 60 N·m and holds from 20 % of that; a joint that is not there has no target.
+  expect([verdict('board L1', 25), verdict('board L1', 61), verdict('elsewhere', 25)]).toEqual([
+    'holds',
+    'unknown',
+    'unknown',
+  ]);
+});
+
 it('is found between module 5 and 6 of twenty at 642 and 214 V of 870 V (node equations, worked value)', () => {
   const design = { ...twoUnits, strings: twoUnits.strings.map((s) => ({ ...s, modules: 20 })) };
   const crew = new Crew(design);

@@ -37,6 +37,8 @@ describe('the order of tightening', () => {
     expect(outOfOrder([...joints, { at: 'unit L3' }])).toBeNull();
     expect(outOfOrder(typed(['unit L1']))).toBeNull();
     expect(outOfOrder([])).toBeNull();
+    expect(outOfOrder(typed(unit('L1', 'PE')))).toEqual(['unit PE after the lines: the earth comes first']);
+    expect(outOfOrder(typed(unit('PE', 'chassis earth')))).toEqual([]);
     expect(outOfOrder(typed(unit('L1', 'PE', 'L2'), 7.9))).toBeNull();
     expect(outOfOrder(typed(unit('L1', 'PE', 'L2'), 8))).toHaveLength(1);
   });

@@ -17,7 +17,16 @@ edges(RAPID_INSIDE, () => ({
   ],
 }));
 
-it('asks for a reading in time where it was read too late', () =>
-  expect(RAPID_INSIDE.check(read(80, 30.1), { element: 'inverter', path: '' }).missing).toEqual([
-    'reading within 30 s',
-  ]));
+it('asks for a reading in time where it was read too late, and for any where there is none', () => {
+  const lacks = (about: ReturnType<typeof read>) =>
+    RAPID_INSIDE.check(about, { element: 'inverter', path: '' }).missing;
+  expect(lacks(read(80, 30.1))).toEqual(['reading within 30 s']);
+  expect(lacks(read(null))).toEqual(['voltage inside the array, or the listed system there']);
+  expect(lacks(read(null, 30, 'HC-1'))).toBeUndefined();
+});
+it('of a listed system holds whatever was read, and says which it is', () =>
+  expect(RAPID_INSIDE.check(read(400, 45, 'HC-1'), { element: 'inverter', path: '' })).toMatchObject({
+    verdict: 'holds',
+    value: null,
+    working: ['listed hazard control system: HC-1'],
+  }));
