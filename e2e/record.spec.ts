@@ -347,7 +347,7 @@ test('a gate stays under the hands of whoever measures it, and what is typed wit
 
   await expect(page.getByRole('alert').filter({ hasText: 'Danger: site unsafe, site' })).toBeVisible();
   await expect(gateOf(page, /Site earth.*locked/)).toBeVisible();
-  await expect(card).toContainText('what it waits for comes first');
+  await expect(card).toContainText('What it waits for comes first');
   await expect(field).toHaveValue('12');
   await other.context().close();
 });
