@@ -466,3 +466,41 @@ test('planning and the yard say since when nobody has told them what must be swi
     await expect(silence).toBeHidden();
   }
 });
+
+test('a reading is held against what the chosen instrument may err by, and another is chosen where two fit', async ({
+  page,
+  request,
+}) => {
+  const site = await demoSite(request);
+  await open(page, `/sites/${site}/energise`);
+  await signOn(page);
+  await page.getByRole('button', { name: 'Signed on: Rosa Vahl' }).click();
+  await page.getByText('Another instrument').click();
+  const sheet = page.locator('details').filter({ hasText: 'Another instrument' });
+  await fill(sheet, { Instrument: 'earth tester', 'Make of it': 'Continuity tester', 'Its serial': 'CON-77' });
+  await sheet.getByLabel('Calibrated until').fill('2099-12-31');
+  const range = { 'up to': '200', '± of reading': '45', '± digits': '2', 'one digit is': '0.001' };
+  await fill(sheet.getByRole('group', { name: 'resistance, as its sheet says' }), range);
+  await sheet.getByRole('button', { name: 'Add the instrument' }).click();
+  await page.getByRole('button', { name: 'Keep on this device' }).click();
+  await passGate(page, 'Safe start of the day');
+  await gateOf(page, /S-EARTH/).click();
+  const card = page.getByRole('region', { name: /^Site earth/ });
+  await card.getByText('Measure it again').click();
+  await expect(card.getByLabel('Measured with').locator('option:checked')).toHaveText('earth tester CON-77');
+  await card.getByLabel('Measured with').selectOption({ label: 'insulation tester INS-2209' });
+  await card.getByLabel('Measured with').selectOption({ label: 'earth tester CON-77' });
+  // 20 m of 16 mm² copper: some 0.08 Ω are held (1.25 · 0.0216 Ω + 0.05 Ω), and 45 % of 0.07 Ω reach past it.
+  for (const of of ['first', 'second'])
+    await fill(card, {
+      [`Length of the ${of}`]: '20',
+      [`Section of the ${of}`]: '16',
+      [`Metal of the ${of}`]: 'Cu',
+    });
+  await fill(card, { 'First earth': '0.07', 'Second earth': '0.05', 'Test leads alone': '0', 'Test current': '10' });
+  await fill(card, { 'Temperature of the conductors': '20', 'Joints in each': '2' });
+  await card.getByRole('button', { name: 'Record and sign' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'On record:' })).toContainText(
+    'inside what the instrument may err by',
+  );
+});

@@ -20,7 +20,7 @@ import { ApiProblem, PATIENCE_MS, RECORD_PATIENCE_MS, SILENT_AFTER_MS, nobodyAns
 import type { Clock } from './device';
 import { deviceId, lastClock, measureClock, nextSeq } from './device';
 import { ENTRY_BOX, Outbox } from './outbox';
-import { instrumentFor, signOn, withOffset } from './signOn.svelte';
+import { instrumentsFor, signOn, withOffset } from './signOn.svelte';
 
 /** What a page hands over for an entry; who, when, with what, on which device and release is added here. */
 export interface Draft {
@@ -29,6 +29,8 @@ export interface Draft {
   readonly values: unknown;
   readonly corrects?: string | null;
   readonly reason?: string | null;
+  /** What it was measured with, where that was chosen: else the first at hand that fits. */
+  readonly instrument?: Instrument | null;
 }
 
 /** An entry that the server would not take, with why; kept on the device until somebody has seen it. */
@@ -215,7 +217,7 @@ export class LogState {
     const now = Date.now();
     if (now - this.#clock.atMs > CLOCK_STANDS_MS && now - this.#clockAskedMs > CLOCK_ASKED_MS) await this.#setClock();
     const wanted = kindNamed(draft.kind).instrument;
-    const instrument: Instrument | null = instrumentFor(wanted);
+    const instrument = draft.instrument ?? instrumentsFor(wanted)[0] ?? null;
     if (wanted && !instrument)
       return refusal(
         `This is measured with ${wanted.map(withArticle).join(' or ')}: add yours to the instruments at hand.`,

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { withStrings } from '$core/strings/arrange';
 import { legalLayout } from '$core/strings/layout/legalLayout';
 import { beginsWith } from '$core/proving/evidence/log';
-import { Crew, INSTRUMENTS } from '$core/testing/crew';
+import { Crew, INSTRUMENTS, healthy } from '$core/testing/crew';
 import { plane, siteOf } from '$core/testing/examples';
 import type { Entry } from '$core/proving/entry';
 import { uncertaintyMs } from '$core/proving/entry';
@@ -162,6 +162,20 @@ describe('the record on a device', () => {
     ).toBe(false);
     expect(log.problem?.errors?.[0]?.pointer).toBe('/values/evidence');
     expect([taken.length, log.unsent.length]).toEqual([0, 0]);
+  });
+  it('is measured with the instrument that is made for it, whichever lies first, or with the one that was chosen', async () => {
+    const taken = server();
+    const log = await open();
+    const own = { ...INSTRUMENTS['earth tester'], serial: 'CON-77' };
+    signOn.instruments = [INSTRUMENTS['insulation tester'], INSTRUMENTS['earth tester'], own];
+    const earth = { kind: 'earth', subject: site, values: healthy('earth', design, site) };
+    for (const before of [doc, safe]) await add(log, before);
+    await add(log, earth);
+    await add(log, { ...earth, instrument: own });
+    signOn.instruments = [INSTRUMENTS['insulation tester']];
+    await add(log, earth);
+    const serials = taken.map((e) => e.instrument?.serial ?? null);
+    expect(serials).toEqual([null, null, 'CON-0933', 'CON-77', 'INS-2209']);
   });
   it('shows what the server would not take, with why, and goes by what the server has', async () => {
     server(() =>

@@ -34,9 +34,9 @@ export function keepSignOn(): void {
   }
 }
 
-/** The instrument at hand of one of these kinds; null where there is none. */
-export const instrumentFor = (kinds: readonly Instrument['kind'][] | null): Instrument | null =>
-  (kinds && signOn.instruments.find((i) => kinds.includes(i.kind))) ?? null;
+/** Instruments at hand of these kinds, those of the first kind first: a kind of record names the one made for it before the others that do. */
+export const instrumentsFor = (kinds: readonly Instrument['kind'][] | null): Instrument[] =>
+  (kinds ?? []).flatMap((kind) => signOn.instruments.filter((i) => i.kind === kind));
 
 /** A moment with the device's own offset, as records want it. */
 export function withOffset(now = new Date()): string {

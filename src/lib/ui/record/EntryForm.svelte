@@ -3,8 +3,9 @@
   import type { EntrySubject } from '$core/proving/entry';
   import type { Snippet } from 'svelte';
   import { useLog } from '$lib/client/useLog.svelte';
-  import { instrumentFor } from '$lib/client/signOn.svelte';
+  import { instrumentsFor } from '$lib/client/signOn.svelte';
   import Caution from '$lib/ui/Caution.svelte';
+  import Choice from '$lib/ui/form/Choice.svelte';
   import EditForm from '$lib/ui/form/EditForm.svelte';
 
   let {
@@ -37,6 +38,11 @@
   const form = $derived(log.current && kind.form?.(log.current.design, subject));
   const begun = $derived(`${kind.kind}-${subject.id}-${log.madeHere(kind.kind, subject)}`);
 
+  /** Instruments at hand that fit, and the one it is measured with: the first, until another is chosen. */
+  const fitting = $derived(instrumentsFor(kind.instrument));
+  let chosen = $state('');
+  const instrument = $derived(fitting.find((i) => i.serial === chosen) ?? fitting[0] ?? null);
+
   /** When each field was typed first, by the monotonic clock of this device, s: a digit put right later moves nothing. */
   let typedAtS = new Map<string, number>();
   function noted(event: Event) {
@@ -56,7 +62,7 @@
   function questionOf(typed: Record<string, unknown>): string | null {
     if (!kind.question || !log.current) return null;
     const values = kind.values.safeParse(valuesOf(typed));
-    const asked = { design: log.current.design, subject, instrument: instrumentFor(kind.instrument) };
+    const asked = { design: log.current.design, subject, instrument };
     return values.success ? kind.question(values.data, asked) : null;
   }
 
@@ -67,6 +73,7 @@
       values: merge(valuesOf(typed) as Record<string, unknown>),
       corrects,
       reason,
+      instrument,
     });
     if (made) done?.();
     return made ? null : log.problem;
@@ -76,6 +83,17 @@
 {#snippet below(typed: Record<string, unknown>, put: (path: string, next: unknown) => void)}
   {@const question = questionOf(typed)}
   {@render extra?.(typed, put)}
+  {#if fitting.length > 1}
+    <Choice
+      label="Measured with"
+      choices={fitting.map((i) => ({ value: i.serial, name: `${i.kind} ${i.serial}` }))}
+      value={instrument?.serial}
+      onchoose={(serial) => (chosen = serial)}
+      wide
+    />
+  {:else if instrument}<p class="text-sm text-dim">
+      Measured with {instrument.kind} <span class="num">{instrument.serial}</span>
+    </p>{/if}
   {#if question}<p role="status" class="border-l-4 border-tight bg-paper p-2 text-sm">{question}</p>{/if}
 {/snippet}
 
